@@ -1,0 +1,20 @@
+package org.jexel.app;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.autoconfigure.security.servlet.UserDetailsServiceAutoConfiguration;
+import org.springframework.context.annotation.Bean;
+
+/** Starts Jexel. */
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
+public class JexelApplication {
+  public static void main(String[] args) {
+    SpringApplication.run(JexelApplication.class, args);
+  }
+
+  @Bean
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+}

@@ -1,0 +1,67 @@
+package org.jexel.app.security;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** Signing in, the first owner, and the units a person reads in. */
+@Controller
+class SignInController {
+  private final PersonRepository people;
+  private final FirstOwner firstOwner;
+
+  SignInController(PersonRepository people, FirstOwner firstOwner) {
+    this.people = people;
+    this.firstOwner = firstOwner;
+  }
+
+  @GetMapping("/sign-in")
+  String signIn() {
+    return firstOwner.isWanted() ? "redirect:/first-owner" : "sign-in";
+  }
+
+  @GetMapping("/first-owner")
+  String first(Model model) {
+    if (!firstOwner.isWanted()) {
+      return "redirect:/sign-in";
+    }
+    model.addAttribute("form", new FirstOwner.Form("", "", ""));
+    return "first-owner";
+  }
+
+  @PostMapping("/first-owner")
+  String create(
+      @RequestParam String workshop,
+      @RequestParam String name,
+      @RequestParam String signIn,
+      @RequestParam String password,
+      Model model) {
+    FirstOwner.Form form = new FirstOwner.Form(workshop.strip(), name.strip(), signIn.strip());
+    String problem = firstOwner.problem(form, password);
+    if (problem != null) {
+      model.addAttribute("form", form);
+      model.addAttribute("problem", problem);
+      return "first-owner";
+    }
+    return firstOwner.create(form, password) ? "redirect:/sign-in?made" : "redirect:/sign-in";
+  }
+
+  @PostMapping("/units")
+  @Transactional
+  public String units(
+      Person person, @RequestHeader(value = "Referer", defaultValue = "/") String from) {
+    people.findById(person.id()).orElseThrow().use(person.units().other());
+    return "redirect:" + java.net.URI.create(from).getRawPath();
+  }
+
+  @GetMapping("/alive")
+  @ResponseBody
+  String alive() {
+    return "alive";
+  }
+}

@@ -1,0 +1,73 @@
+package org.jexel.app.workshop;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.ZoneId;
+import java.util.List;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.rig.TongueBand;
+
+/** A workshop: everything else belongs to one. */
+@Entity
+public class Workshop {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private String name;
+  private String zone;
+  private double tongueShareLeast;
+  private double tongueShareGreatest;
+
+  @Enumerated(EnumType.STRING)
+  private WireStock wireStock;
+
+  @Version private int version;
+
+  /** Which sizes of wire are on the shelf. */
+  public enum WireStock {
+    GAUGE(WireSize.GAUGES),
+    METRIC(WireSize.METRIC);
+
+    private final List<WireSize> sizes;
+
+    WireStock(List<WireSize> sizes) {
+      this.sizes = sizes;
+    }
+  }
+
+  protected Workshop() {}
+
+  public Workshop(String name, ZoneId zone, TongueBand band, WireStock stock) {
+    this.name = name;
+    this.zone = zone.getId();
+    this.tongueShareLeast = band.least();
+    this.tongueShareGreatest = band.greatest();
+    this.wireStock = stock;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public String name() {
+    return name;
+  }
+
+  public ZoneId zone() {
+    return ZoneId.of(zone);
+  }
+
+  public TongueBand tongueBand() {
+    return new TongueBand(tongueShareLeast, tongueShareGreatest);
+  }
+
+  public List<WireSize> stock() {
+    return wireStock.sizes;
+  }
+}

@@ -1,0 +1,2 @@
+/** The rig as a moving mass. */
+package org.jexel.core.braking;

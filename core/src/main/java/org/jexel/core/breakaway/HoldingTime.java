@@ -1,0 +1,62 @@
+package org.jexel.core.breakaway;
+
+import java.util.List;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.Term;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * How long a battery holds the brakes on, by Peukert: t = H·(C/(I·H))^k with H = 20 h.
+ *
+ * @param seconds holding time
+ * @param verdict fails under 15 minutes, watch under 20
+ * @param sum how it was found
+ */
+public record HoldingTime(double seconds, Verdict verdict, Sum sum) {
+  /** The least that a braked trailer's battery should hold, s. */
+  public static final double LEAST = 15 * 60;
+
+  private static final double COMFORTABLE = 20 * 60;
+  private static final double RATED_HOURS = 20 * 3600;
+
+  /** Peukert exponent of sealed lead-acid batteries. */
+  public static final double LEAD_ACID = 1.25;
+
+  /** Peukert exponent of lithium iron phosphate batteries. */
+  public static final double LITHIUM_IRON = 1.05;
+
+  /** Share of capacity left: −10 % a year after the second, −1 %/K below 25 °C, not under 40 %. */
+  public static double derating(double years, double celsius) {
+    double age = Math.max(0, 1 - 0.10 * Math.max(0, years - 2));
+    double cold = Math.max(0.40, 1 - 0.01 * Math.max(0, 25 - celsius));
+    return age * cold;
+  }
+
+  /**
+   * @param capacity as left after derating, A·s
+   * @param amps current of all brakes, A
+   * @param exponent Peukert exponent, 1 or more
+   */
+  public static HoldingTime of(double capacity, double amps, double exponent) {
+    if (!(capacity > 0) || !(amps > 0) || !(exponent >= 1)) {
+      throw new IllegalArgumentException(capacity + " A·s, " + amps + " A, exponent " + exponent);
+    }
+    double seconds = RATED_HOURS * Math.pow(capacity / (amps * RATED_HOURS), exponent);
+    Verdict verdict =
+        seconds < LEAST ? Verdict.FAILS : seconds < COMFORTABLE ? Verdict.WATCH : Verdict.HOLDS;
+    return new HoldingTime(
+        seconds,
+        verdict,
+        new Sum(
+            "Holding time of the breakaway battery, by Peukert",
+            "t = H · (C / (I · H))^k",
+            List.of(
+                Term.computed("C", "capacity left", capacity, Measure.CAPACITY),
+                Term.computed("I", "all brakes at 12 V, A", amps, Measure.PLAIN),
+                Term.computed("H", "rated discharge, h", 20, Measure.COUNT),
+                Term.computed("k", "Peukert exponent", exponent, Measure.PLAIN)),
+            seconds,
+            Measure.MINUTES));
+  }
+}

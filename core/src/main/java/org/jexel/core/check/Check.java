@@ -1,0 +1,88 @@
+package org.jexel.core.check;
+
+import java.util.List;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * One check of the sheet.
+ *
+ * @param id stays the same as long as the rig has the check
+ * @param title what is checked
+ * @param group heading that it stands under
+ * @param function the pin concerned; null for the battery
+ * @param state what to switch on first
+ * @param place where to stand
+ * @param red where the red lead goes
+ * @param black where the black lead goes
+ * @param measure volts, amps or ohms
+ * @param band expected value and its band
+ * @param why reason for the check and for its value
+ * @param sum how the value was found
+ * @param influences the uncertain parts, the strongest first
+ * @param minutes effort
+ */
+public record Check(
+    String id,
+    String title,
+    Group group,
+    PinFunction function,
+    String state,
+    String place,
+    String red,
+    String black,
+    Measure measure,
+    Band band,
+    String why,
+    Sum sum,
+    List<Influence> influences,
+    double minutes) {
+
+  /** Headings of the sheet, in the order that isolates faults soonest. */
+  public enum Group {
+    SUPPLY("Supply"),
+    SOCKET("Vehicle's socket, no load"),
+    TRAILER("Trailer alone"),
+    BRAKES("Brakes under load");
+
+    private final String label;
+
+    Group(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /**
+   * A part whose spread widens the band.
+   *
+   * @param element its name in the network
+   * @param label for people
+   * @param shift change of the reading when the part is at its worst, SI, signed
+   * @param assumed whether a measurement would narrow it
+   */
+  public record Influence(String element, String label, double shift, boolean assumed) {}
+
+  /** Whether a wheel may turn depends on this check. */
+  public boolean gatesTheRoad() {
+    return group == Group.BRAKES || group == Group.TRAILER;
+  }
+
+  /** What a verdict on this check means, in words. */
+  public String meaning(Verdict verdict, double reading) {
+    boolean low = reading < band.low();
+    return switch (verdict) {
+      case NOT_YET -> "No reading yet.";
+      case HOLDS -> "Inside the band: this part is as computed.";
+      case WATCH ->
+          (low ? "A little low. " : "A little high. ")
+              + "Clean the contact, take it again, and go on if it repeats.";
+      case FAILS -> CheckMeaning.of(this, low, reading);
+    };
+  }
+}

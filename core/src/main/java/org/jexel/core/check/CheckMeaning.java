@@ -1,0 +1,39 @@
+package org.jexel.core.check;
+
+import org.jexel.core.connector.PinFunction;
+
+/** What a failed reading points at. */
+final class CheckMeaning {
+  /** Below this share of the expected value a feed is dead rather than weak. */
+  private static final double DEAD = 0.1;
+
+  private CheckMeaning() {}
+
+  static String of(Check check, boolean low, double reading) {
+    boolean dead = Math.abs(reading) < DEAD * Math.abs(check.band().expected());
+    return switch (check.group()) {
+      case SUPPLY ->
+          low
+              ? "The battery is low. Charge it first: every later reading leans on it."
+              : "Above a resting battery. Is a charger or the engine on?";
+      case SOCKET ->
+          dead
+              ? "Nothing arrives. Look at the fuse, then the feed, then the earth pin of the socket."
+              : low
+                  ? "Volts are lost on the way: a poor joint in the feed or the earth."
+                  : "More than the battery gives here. Is the engine running, or is the earth pin taken elsewhere?";
+      case TRAILER ->
+          low
+              ? "Too little resistance: a magnet is shorted, or a wire is chafed to the frame."
+              : reading > 10 * check.band().expected()
+                  ? "Open: a broken conductor, an open return, or all magnets off."
+                  : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
+      case BRAKES ->
+          check.function() == PinFunction.BRAKE && dead
+              ? "Nothing at the brake pin. Look at the controller's output, its breaker and its stop signal."
+              : low
+                  ? "Less than computed: volts are lost in a joint, or a magnet is off the circuit."
+                  : "More than computed: a magnet is shorted, or the load is not joined when volts are read.";
+    };
+  }
+}

@@ -1,0 +1,355 @@
+package org.jexel.core.check;
+
+import static org.jexel.core.harness.Harness.BATTERY_MINUS;
+import static org.jexel.core.harness.Harness.BATTERY_PLUS;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import org.jexel.core.connector.Pin;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.RigState;
+import org.jexel.core.network.Solution;
+import org.jexel.core.network.Tolerance;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Provenance;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.Term;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+
+/**
+ * The checks for one rig, each with the reading that a healthy rig would give.
+ *
+ * <p>The expected value is solved from the network. Its band is the root of the summed squares of
+ * every part's effect, sensitivity × tolerance, at two standard deviations, worked out for each
+ * direction by itself since a contact can get far worse but hardly better; the meter's own error is
+ * one more part.
+ */
+public final class CheckSheet {
+  private static final int SHOWN_INFLUENCES = 5;
+  private static final double AT_SOCKET = 1;
+  private static final double WITH_HELPER = 3;
+
+  private final Rig rig;
+  private final Harness harness;
+  private final List<Check> checks = new ArrayList<>();
+
+  private CheckSheet(Rig rig, Harness harness) {
+    this.rig = rig;
+    this.harness = harness;
+  }
+
+  /**
+   * Every check of this rig, in working order.
+   *
+   * @param supply battery volts as read, V; once there, every later check starts from it
+   */
+  public static List<Check> of(Rig rig, Harness harness, OptionalDouble supply) {
+    CheckSheet first = new CheckSheet(rig, harness);
+    first.supply();
+    FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
+    Rig measured =
+        supply.isPresent() ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble())) : rig;
+    CheckSheet sheet = new CheckSheet(measured, harness);
+    sheet.checks.addAll(first.checks);
+    for (Pin pin : rig.connector().pins()) {
+      if (pin.function() != PinFunction.EARTH && pin.function() != PinFunction.BRAKE) {
+        sheet.socket(pin);
+      }
+    }
+    if (rig.hasElectricBrakes() && rig.carries(PinFunction.BRAKE)) {
+      sheet.brakeResistance();
+      sheet.brakeVolts();
+      sheet.brakeAmps();
+    }
+    return List.copyOf(sheet.checks);
+  }
+
+  private void supply() {
+    RigNetwork network = RigNetwork.of(rig, harness, new RigState(Set.of(), 0, false, false));
+    volts(
+        network,
+        "supply.battery",
+        "Battery, engine off",
+        Check.Group.SUPPLY,
+        null,
+        "Engine off for ten minutes, everything off.",
+        "At the vehicle's battery",
+        "battery plus post",
+        "battery minus post",
+        BATTERY_PLUS,
+        BATTERY_MINUS,
+        "Every other expected value starts from this one.",
+        AT_SOCKET);
+  }
+
+  private void socket(Pin pin) {
+    PinFunction function = pin.function();
+    String node = "sock_" + HarnessPlanner.id(function);
+    Set<PinFunction> lights = function == PinFunction.CHARGE ? Set.of() : Set.of(function);
+    RigNetwork network = RigNetwork.of(rig, harness, new RigState(lights, 0, false, false));
+    if (!network.network().hasNode(node)) {
+      feedOutsideThePlan(network, function, node);
+    }
+    network
+        .network()
+        .add(new Element.Resistor("meter", node, "sock_earth", Meter.OHMS_AS_VOLTMETER));
+    volts(
+        network,
+        "socket." + HarnessPlanner.id(function),
+        "Socket pin " + pin.number() + ", " + function.label(),
+        Check.Group.SOCKET,
+        function,
+        switchOn(function),
+        "At the vehicle's socket, plug out",
+        "pin %d, %s".formatted(pin.number(), function.label()),
+        earthPin(),
+        node,
+        "sock_earth",
+        "A pin without load shows the battery; anything less is lost in the vehicle.",
+        AT_SOCKET);
+  }
+
+  /** A pin that the trailer does not use still shows the battery on a healthy vehicle. */
+  private static void feedOutsideThePlan(RigNetwork network, PinFunction function, String node) {
+    network
+        .network()
+        .add(new Element.Resistor("feed_" + HarnessPlanner.id(function), BATTERY_PLUS, node, 0.1));
+  }
+
+  private static String switchOn(PinFunction function) {
+    return switch (function) {
+      case TAIL -> "Tail lamps on, plug out.";
+      case LEFT -> "Left indicator on (read the peak), plug out.";
+      case RIGHT -> "Right indicator on (read the peak), plug out.";
+      case STOP -> "Brake pedal held down, plug out.";
+      case REVERSE -> "Ignition on, engine off, reverse selected, plug out.";
+      case CHARGE -> "Ignition on, engine off, plug out.";
+      case EARTH, BRAKE -> "Plug out.";
+    };
+  }
+
+  private void brakeResistance() {
+    RigNetwork network = RigNetwork.trailerAlone(harness, PinFunction.BRAKE);
+    Solution solution = network.network().solve();
+    double amps = solution.amps(RigNetwork.OHMMETER);
+    Solution.Sensitivity sensitivity = solution.ofSourceAmps(RigNetwork.OHMMETER);
+    // R = 1 V / I, hence dR = −dI / I².
+    finish(
+        network,
+        1 / amps,
+        tolerance -> -sensitivity.to(tolerance.element()) / (amps * amps),
+        Measure.OHMS,
+        new Draft(
+            "brake.resistance",
+            "Brake circuit, resistance",
+            Check.Group.TRAILER,
+            PinFunction.BRAKE,
+            "Plug out, breakaway pin in, magnets cold.",
+            "At the trailer's plug",
+            brakePin(),
+            earthPin(),
+            rig.hasMagnets()
+                ? "All magnets lie side by side: one that is off raises it, one that is shorted lowers it."
+                : "The actuator's signal input is all that the pin sees.",
+            AT_SOCKET,
+            rig.hasMagnets()
+                ? "R = r / n + copper and contacts"
+                : "R = signal input of the actuator"));
+  }
+
+  private void brakeVolts() {
+    RigNetwork network = RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true));
+    volts(
+        network,
+        "brake.volts",
+        "Brake pin, full lever, brakes joined",
+        Check.Group.BRAKES,
+        PinFunction.BRAKE,
+        "Plug in, gain at the top, helper holds the lever full.",
+        "At the connector, probes from behind",
+        brakePin(),
+        earthPin(),
+        "sock_brake",
+        "sock_earth",
+        "The output is pulsed: without the brakes as load a meter shows a ghost of it, so they stay joined.",
+        WITH_HELPER);
+  }
+
+  private void brakeAmps() {
+    RigNetwork network = RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true));
+    Solution solution = network.network().solve();
+    Solution.Sensitivity sensitivity = solution.ofSourceAmps(RigNetwork.SUPPLY);
+    finish(
+        network,
+        solution.amps(RigNetwork.SUPPLY),
+        tolerance -> sensitivity.to(tolerance.element()),
+        Measure.AMPS,
+        new Draft(
+            "brake.amps",
+            "Brake current, full lever",
+            Check.Group.BRAKES,
+            PinFunction.BRAKE,
+            "Plug in, gain at the top, helper holds the lever full.",
+            "Clamp on the brake conductor, or ammeter in the feed",
+            "in the brake conductor",
+            "in series, or the clamp around it",
+            rig.hasMagnets()
+                ? "Current is what the magnets pull with; it falls when one is off."
+                : "Only the signal flows here; the actuator has its own supply.",
+            WITH_HELPER,
+            "I = (E − U_c) / (r / n + copper and contacts)"));
+  }
+
+  private String earthPin() {
+    return "pin %d, earth".formatted(rig.connector().pin(PinFunction.EARTH).orElseThrow().number());
+  }
+
+  private String brakePin() {
+    return "pin %d, brake".formatted(rig.connector().pin(PinFunction.BRAKE).orElseThrow().number());
+  }
+
+  private void volts(
+      RigNetwork network,
+      String id,
+      String title,
+      Check.Group group,
+      PinFunction function,
+      String state,
+      String place,
+      String red,
+      String black,
+      String redNode,
+      String blackNode,
+      String why,
+      double minutes) {
+    Solution solution = network.network().solve();
+    Solution.Sensitivity sensitivity = solution.ofVolts(redNode, blackNode);
+    finish(
+        network,
+        solution.volts(redNode, blackNode),
+        tolerance -> sensitivity.to(tolerance.element()),
+        Measure.VOLTS,
+        new Draft(
+            id,
+            title,
+            group,
+            function,
+            state,
+            place,
+            red,
+            black,
+            why,
+            minutes,
+            "U = E − Σ R·I on the way, solved for the whole network"));
+  }
+
+  private record Draft(
+      String id,
+      String title,
+      Check.Group group,
+      PinFunction function,
+      String state,
+      String place,
+      String red,
+      String black,
+      String why,
+      double minutes,
+      String formula) {}
+
+  private void finish(
+      RigNetwork network,
+      double expected,
+      ToDoubleFunction<Tolerance> slope,
+      Measure measure,
+      Draft draft) {
+    double meter = Meter.error(expected, measure);
+    double below = meter * meter;
+    double above = meter * meter;
+    List<Check.Influence> influences = new ArrayList<>();
+    for (Tolerance tolerance : network.tolerances()) {
+      double gradient = slope.applyAsDouble(tolerance);
+      double lower = -gradient * tolerance.below();
+      double higher = gradient * tolerance.above();
+      for (double shift : new double[] {lower, higher}) {
+        if (shift < 0) {
+          below += shift * shift;
+        } else {
+          above += shift * shift;
+        }
+      }
+      double worst = Math.abs(lower) > Math.abs(higher) ? lower : higher;
+      influences.add(
+          new Check.Influence(
+              tolerance.element(),
+              tolerance.label(),
+              worst,
+              tolerance.provenance() == Provenance.ASSUMED));
+    }
+    influences.sort(
+        Comparator.comparingDouble((Check.Influence i) -> Math.abs(i.shift())).reversed());
+    Band band =
+        new Band(
+            expected,
+            Math.max(Math.min(0, expected), expected - Math.sqrt(below)),
+            expected + Math.sqrt(above));
+    checks.add(
+        new Check(
+            draft.id(),
+            draft.title(),
+            draft.group(),
+            draft.function(),
+            draft.state(),
+            draft.place(),
+            draft.red(),
+            draft.black(),
+            measure,
+            band,
+            draft.why(),
+            new Sum(draft.title(), draft.formula(), terms(network, expected), expected, measure),
+            influences.stream().limit(SHOWN_INFLUENCES).toList(),
+            draft.minutes()));
+  }
+
+  /** The parts of the sum: the supply, the controller, the loads, and the copper as one figure. */
+  private List<Term> terms(RigNetwork network, double expected) {
+    List<Term> terms = new ArrayList<>();
+    double copper = 0;
+    double magnet = Double.NaN;
+    int magnets = 0;
+    for (Tolerance part : network.tolerances()) {
+      if (part.element().equals(RigNetwork.SUPPLY)) {
+        terms.add(term("E", part));
+      } else if (part.element().equals("controller")) {
+        terms.add(term("U_c", part));
+      } else if (part.element().startsWith("magnet_")) {
+        magnet = part.nominal();
+        magnets++;
+      } else if (part.element().contains("brake") || part.element().contains("bret")) {
+        copper += part.nominal();
+      }
+    }
+    if (magnets > 0) {
+      terms.add(Term.computed("r", "one magnet", magnet, Measure.OHMS));
+      terms.add(Term.computed("n", "magnets side by side", magnets, Measure.COUNT));
+      terms.add(
+          Term.computed("copper", "all brake conductors and contacts", copper, Measure.MILLIOHMS));
+    }
+    return terms;
+  }
+
+  private static Term term(String symbol, Tolerance part) {
+    return new Term(
+        symbol, part.label(), part.nominal(), part.measure(), Optional.of(part.provenance()));
+  }
+}

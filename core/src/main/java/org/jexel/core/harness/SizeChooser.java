@@ -1,0 +1,246 @@
+package org.jexel.core.harness;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.Term;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * Chooses wire sizes: the smallest stocked size that satisfies the least size of its duty, the
+ * current, and the drop at full load along the whole loop.
+ *
+ * <p>Every stretch (a circuit's spans of one duty) starts at the least size of its duty, grows to
+ * its current, and then, while a circuit's farthest load loses more than its limit, the stretch
+ * that wastes most volts grows by one size. The last rule that made a stretch grow is its binding
+ * reason.
+ *
+ * <p>Limits: lamps 5 % from the socket on (the vehicle's own loom is not this job's), brakes 6 %
+ * and charge 4 % from the battery on, of 12.8 V.
+ */
+final class SizeChooser {
+  private static final double LAMP_LIMIT = 0.05;
+  private static final double BRAKE_LIMIT = 0.06;
+  private static final double CHARGE_LIMIT = 0.04;
+
+  private record Stretch(String circuit, Duty duty) {}
+
+  private final List<WireSize> stock;
+  private final List<Load> loads;
+  private List<Span> spans;
+  private final Map<Stretch, String> binding = new HashMap<>();
+
+  private SizeChooser(List<Span> spans, List<Load> loads, List<WireSize> stock) {
+    this.spans = new ArrayList<>(spans);
+    this.loads = loads;
+    this.stock = stock;
+  }
+
+  static Harness choose(List<Span> spans, List<Load> loads, List<WireSize> stock) {
+    SizeChooser chooser = new SizeChooser(spans, loads, stock);
+    chooser.byDuty();
+    chooser.byCurrent();
+    chooser.byDrop();
+    return new Harness(chooser.spans, loads, chooser.circuits());
+  }
+
+  /** Least cross-section of a duty, m²: 16 AWG or 1.0 mm², 14 AWG or 2.0 mm², 12 AWG or 3.3 mm². */
+  private static double leastArea(Span span) {
+    boolean brake = span.circuit().startsWith("brake");
+    return switch (span.duty()) {
+      case TRUNK -> 3.3e-6;
+      case ACROSS -> 2.0e-6;
+      case VEHICLE, CORD ->
+          brake || span.function() == PinFunction.EARTH || span.function() == PinFunction.CHARGE
+              ? 3.3e-6
+              : 1.0e-6;
+      case RUN -> 1.0e-6;
+    };
+  }
+
+  private void byDuty() {
+    for (int i = 0; i < spans.size(); i++) {
+      Span span = spans.get(i);
+      WireSize size =
+          stock.stream()
+              .filter(candidate -> candidate.area() >= leastArea(span))
+              .findFirst()
+              .orElse(thickest());
+      spans.set(i, span.with(size));
+      binding.put(stretch(span), "least size for this run");
+    }
+  }
+
+  private void byCurrent() {
+    boolean grown = true;
+    while (grown) {
+      grown = false;
+      for (Map.Entry<Span, Double> entry : Harness.currents(spans, loads).entrySet()) {
+        Span span = entry.getKey();
+        if (entry.getValue() > span.size().amps() && span.size() != thickest()) {
+          grow(stretch(span), "current");
+          grown = true;
+          break;
+        }
+      }
+    }
+  }
+
+  private void byDrop() {
+    for (PinFunction function : PinFunction.values()) {
+      List<Load> on = loads.stream().filter(load -> load.function() == function).toList();
+      if (on.isEmpty()) {
+        continue;
+      }
+      double limit = limit(function);
+      while (true) {
+        Map<Span, Double> amps = Harness.currents(spans, on);
+        Load far = farthest(on, amps);
+        Map<Stretch, Double> waste = new LinkedHashMap<>();
+        for (Span span : counted(far)) {
+          if (span.size() != thickest()) {
+            waste.merge(stretch(span), span.ohms() * amps.get(span), Double::sum);
+          }
+        }
+        if (drop(far, amps) <= limit || waste.isEmpty()) {
+          break;
+        }
+        Stretch worst = waste.entrySet().stream().max(Map.Entry.comparingByValue()).get().getKey();
+        grow(worst, "drop");
+      }
+    }
+  }
+
+  private void grow(Stretch stretch, String reason) {
+    for (int i = 0; i < spans.size(); i++) {
+      Span span = spans.get(i);
+      if (stretch(span).equals(stretch) && span.size() != thickest()) {
+        spans.set(i, span.with(stock.get(stock.indexOf(span.size()) + 1)));
+      }
+    }
+    binding.put(stretch, reason);
+  }
+
+  /** The spans whose loss counts against the limit of a load. */
+  private List<Span> counted(Load load) {
+    List<Span> counted = new ArrayList<>(Harness.path(spans, load.feed()));
+    counted.addAll(Harness.path(spans, load.back()));
+    if (load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED) {
+      counted.removeIf(span -> span.duty() == Duty.VEHICLE);
+    }
+    return counted;
+  }
+
+  private double drop(Load load, Map<Span, Double> amps) {
+    return counted(load).stream().mapToDouble(span -> span.ohms() * amps.get(span)).sum();
+  }
+
+  private Load farthest(List<Load> on, Map<Span, Double> amps) {
+    return on.stream().max((a, b) -> Double.compare(drop(a, amps), drop(b, amps))).orElseThrow();
+  }
+
+  private static double limit(PinFunction function) {
+    return LampLoad.NOMINAL_VOLTS
+        * switch (function) {
+          case BRAKE -> BRAKE_LIMIT;
+          case CHARGE -> CHARGE_LIMIT;
+          default -> LAMP_LIMIT;
+        };
+  }
+
+  private List<Circuit> circuits() {
+    Set<String> names = new LinkedHashSet<>();
+    spans.forEach(span -> names.add(span.circuit()));
+    List<Circuit> circuits = new ArrayList<>();
+    for (String name : names) {
+      circuit(name, circuits);
+    }
+    return circuits;
+  }
+
+  private void circuit(String name, List<Circuit> circuits) {
+    List<Span> own = spans.stream().filter(span -> span.circuit().equals(name)).toList();
+    PinFunction function = own.get(0).function();
+    List<Load> through =
+        loads.stream()
+            .filter(
+                load ->
+                    own.stream()
+                        .anyMatch(
+                            span ->
+                                Harness.path(spans, load.feed()).contains(span)
+                                    || Harness.path(spans, load.back()).contains(span)))
+            .toList();
+    if (through.isEmpty()) {
+      return;
+    }
+    List<Load> on =
+        function == PinFunction.EARTH
+            ? through
+            : loads.stream().filter(load -> load.function() == function).toList();
+    Map<Span, Double> amps = Harness.currents(spans, on);
+    Load far = farthest(through, amps);
+    boolean back = function == PinFunction.EARTH;
+    List<Span> loop = counted(far);
+    if (back) {
+      loop = loop.stream().filter(span -> span.function() == PinFunction.EARTH).toList();
+    }
+    double ohms = loop.stream().mapToDouble(Span::ohms).sum();
+    double drop = loop.stream().mapToDouble(span -> span.ohms() * amps.get(span)).sum();
+    double load = own.stream().mapToDouble(span -> amps.getOrDefault(span, 0.0)).max().orElse(0);
+    double limit = limit(far.function());
+    boolean carries = own.stream().allMatch(s -> amps.getOrDefault(s, 0.0) <= s.size().amps());
+    Verdict verdict = !carries ? Verdict.FAILS : drop <= limit ? Verdict.HOLDS : Verdict.WATCH;
+    circuits.add(
+        new Circuit(
+            name,
+            function,
+            own.stream().mapToDouble(Span::length).sum(),
+            own.stream().map(span -> span.size().label()).distinct().toList(),
+            load,
+            drop,
+            limit,
+            back ? 0 : Protection.leastFor(load),
+            own.stream()
+                .map(span -> binding.get(stretch(span)))
+                .distinct()
+                .reduce((a, b) -> a + ", " + b)
+                .orElse(""),
+            verdict,
+            sum(far, loop, load, ohms, drop, back)));
+  }
+
+  private static Sum sum(
+      Load far, List<Span> loop, double load, double ohms, double drop, boolean back) {
+    List<Term> terms = new ArrayList<>();
+    terms.add(
+        Term.computed(
+            "L",
+            back ? "return from " + far.label() : "loop to " + far.label() + " and back",
+            loop.stream().mapToDouble(Span::length).sum(),
+            Measure.LENGTH));
+    terms.add(Term.computed("R", "copper of that loop at 40 °C", ohms, Measure.MILLIOHMS));
+    terms.add(Term.computed("I", "load of the circuit", load, Measure.AMPS));
+    return new Sum(
+        "Drop at " + far.label() + ": each span's R = ρ·L/A times the current beyond it",
+        "U = Σ R·I",
+        terms,
+        drop,
+        Measure.VOLTS);
+  }
+
+  private static Stretch stretch(Span span) {
+    return new Stretch(span.circuit(), span.duty());
+  }
+
+  private WireSize thickest() {
+    return stock.get(stock.size() - 1);
+  }
+}

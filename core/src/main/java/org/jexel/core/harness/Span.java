@@ -1,0 +1,32 @@
+package org.jexel.core.harness;
+
+import org.jexel.core.connector.PinFunction;
+
+/**
+ * One piece of conductor between two named points, told from the source towards the load.
+ *
+ * @param circuit the circuit that it belongs to
+ * @param function the job of its conductor
+ * @param duty where it runs
+ * @param from nearer end, a node name
+ * @param to farther end, a node name
+ * @param length m
+ * @param size its wire
+ */
+public record Span(
+    String circuit,
+    PinFunction function,
+    Duty duty,
+    String from,
+    String to,
+    double length,
+    WireSize size) {
+
+  public Span with(WireSize newSize) {
+    return new Span(circuit, function, duty, from, to, length, newSize);
+  }
+
+  public double ohms() {
+    return size.ohms(length);
+  }
+}

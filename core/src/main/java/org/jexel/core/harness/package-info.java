@@ -1,0 +1,2 @@
+/** Conductors: their sizes, routes, loads and drops, planned from the rig. */
+package org.jexel.core.harness;

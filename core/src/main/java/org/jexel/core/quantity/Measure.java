@@ -1,0 +1,69 @@
+package org.jexel.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+
+/**
+ * How a figure of one kind is written in each unit system: its unit and its decimals.
+ *
+ * <p>One dimension can have several measures: a bed is told in metres, a drum in millimetres.
+ */
+public enum Measure {
+  MASS(Unit.KILOGRAM, 0, Unit.POUND, 0),
+  LENGTH(Unit.METRE, 2, Unit.FOOT, 2),
+  SMALL_LENGTH(Unit.MILLIMETRE, 0, Unit.INCH, 2),
+  VOLTS(Unit.VOLT, 2, Unit.VOLT, 2),
+  MILLIVOLTS(Unit.MILLIVOLT, 0, Unit.MILLIVOLT, 0),
+  AMPS(Unit.AMPERE, 2, Unit.AMPERE, 2),
+  OHMS(Unit.OHM, 2, Unit.OHM, 2),
+  MILLIOHMS(Unit.MILLIOHM, 2, Unit.MILLIOHM, 2),
+  SPEED(Unit.KILOMETRE_PER_HOUR, 0, Unit.MILE_PER_HOUR, 0),
+  DISTANCE(Unit.METRE, 1, Unit.FOOT, 0),
+  SECONDS(Unit.SECOND, 1, Unit.SECOND, 1),
+  MINUTES(Unit.MINUTE, 1, Unit.MINUTE, 1),
+  VOLUME(Unit.CUBIC_METRE, 2, Unit.CUBIC_FOOT, 1),
+  DENSITY(Unit.KILOGRAM_PER_CUBIC_METRE, 0, Unit.POUND_PER_CUBIC_FOOT, 1),
+  AREA(Unit.SQUARE_MILLIMETRE, 2, Unit.SQUARE_MILLIMETRE, 2),
+  DECELERATION(Unit.METRE_PER_SECOND_SQUARED, 2, Unit.METRE_PER_SECOND_SQUARED, 2),
+  FORCE(Unit.KILONEWTON, 2, Unit.POUND_FORCE, 0),
+  POWER(Unit.WATT, 1, Unit.WATT, 1),
+  CAPACITY(Unit.AMPERE_HOUR, 1, Unit.AMPERE_HOUR, 1),
+  SHARE(Unit.PERCENT, 1, Unit.PERCENT, 1),
+  COUNT(Unit.ONE, 0, Unit.ONE, 0),
+  PLAIN(Unit.ONE, 2, Unit.ONE, 2),
+  FINE(Unit.ONE, 3, Unit.ONE, 3);
+
+  private final Unit metric;
+  private final int metricDecimals;
+  private final Unit us;
+  private final int usDecimals;
+
+  Measure(Unit metric, int metricDecimals, Unit us, int usDecimals) {
+    this.metric = metric;
+    this.metricDecimals = metricDecimals;
+    this.us = us;
+    this.usDecimals = usDecimals;
+  }
+
+  public Unit unit(UnitSystem system) {
+    return system == UnitSystem.METRIC ? metric : us;
+  }
+
+  /** The number alone, rounded to this measure's decimals, in the given system. */
+  public String number(double si, UnitSystem system) {
+    if (!Double.isFinite(si)) {
+      return "–";
+    }
+    int decimals = system == UnitSystem.METRIC ? metricDecimals : usDecimals;
+    BigDecimal rounded =
+        BigDecimal.valueOf(unit(system).fromSi(si)).setScale(decimals, RoundingMode.HALF_UP);
+    return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString();
+  }
+
+  /** The number with its unit beside it. */
+  public String text(double si, UnitSystem system) {
+    String symbol = unit(system).symbol();
+    String number = number(si, system);
+    return symbol.isEmpty() ? number : number + " " + symbol;
+  }
+}

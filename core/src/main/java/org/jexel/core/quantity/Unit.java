@@ -1,0 +1,105 @@
+package org.jexel.core.quantity;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * A unit as people write it, with its factor to SI.
+ *
+ * <p>SI value = written value × {@link #factor}. Factors of the inch, foot, pound and mile are the
+ * exact ones of the international yard and pound agreement of 1959.
+ */
+public enum Unit {
+  KILOGRAM(Dimension.MASS, 1, "kg", "kgs", "kilo", "kilos"),
+  TONNE(Dimension.MASS, 1000, "t", "tonne", "tonnes"),
+  POUND(Dimension.MASS, 0.45359237, "lb", "lbs", "pound", "pounds"),
+  METRE(Dimension.LENGTH, 1, "m", "metre", "metres", "meter", "meters"),
+  CENTIMETRE(Dimension.LENGTH, 0.01, "cm"),
+  MILLIMETRE(Dimension.LENGTH, 0.001, "mm"),
+  INCH(Dimension.LENGTH, 0.0254, "in", "inch", "inches", "\"", "''"),
+  FOOT(Dimension.LENGTH, 0.3048, "ft", "foot", "feet", "'"),
+  VOLT(Dimension.VOLTAGE, 1, "V", "volt", "volts", "vdc"),
+  MILLIVOLT(Dimension.VOLTAGE, 0.001, "mV", "millivolt", "millivolts"),
+  AMPERE(Dimension.CURRENT, 1, "A", "amp", "amps", "ampere"),
+  MILLIAMPERE(Dimension.CURRENT, 0.001, "mA", "milliamp", "milliamps"),
+  OHM(Dimension.RESISTANCE, 1, "Ω", "ohm", "ohms", "\u2126", "r"),
+  MILLIOHM(Dimension.RESISTANCE, 0.001, "mΩ", "mohm", "milliohm", "milliohms"),
+  KILOOHM(Dimension.RESISTANCE, 1000, "kΩ", "kohm", "kiloohm", "k"),
+  METRE_PER_SECOND(Dimension.SPEED, 1, "m/s"),
+  KILOMETRE_PER_HOUR(Dimension.SPEED, 1 / 3.6, "km/h", "kmh", "kph"),
+  MILE_PER_HOUR(Dimension.SPEED, 0.44704, "mph"),
+  SECOND(Dimension.TIME, 1, "s", "sec", "secs", "second", "seconds"),
+  CUBIC_METRE(Dimension.VOLUME, 1, "m³", "m3"),
+  CUBIC_FOOT(Dimension.VOLUME, 0.028316846592, "ft³", "ft3", "cuft"),
+  KILOGRAM_PER_CUBIC_METRE(Dimension.DENSITY, 1, "kg/m³", "kg/m3"),
+  POUND_PER_CUBIC_FOOT(Dimension.DENSITY, 16.01846337396014, "lb/ft³", "lb/ft3"),
+  SQUARE_MILLIMETRE(Dimension.AREA, 1e-6, "mm²", "mm2"),
+  METRE_PER_SECOND_SQUARED(Dimension.ACCELERATION, 1, "m/s²", "m/s2"),
+  NEWTON(Dimension.FORCE, 1, "N"),
+  KILONEWTON(Dimension.FORCE, 1000, "kN"),
+  POUND_FORCE(Dimension.FORCE, 4.4482216152605, "lbf"),
+  WATT(Dimension.POWER, 1, "W", "watt", "watts"),
+  AMPERE_HOUR(Dimension.CHARGE, 3600, "Ah", "amp hours"),
+  MINUTE(Dimension.TIME, 60, "min", "mins", "minute", "minutes"),
+  PERCENT(Dimension.RATIO, 0.01, "%", "percent"),
+  ONE(Dimension.RATIO, 1, "");
+
+  private final Dimension dimension;
+  private final double factor;
+  private final List<String> spellings;
+
+  Unit(Dimension dimension, double factor, String... spellings) {
+    this.dimension = dimension;
+    this.factor = factor;
+    this.spellings = List.of(spellings);
+  }
+
+  public Dimension dimension() {
+    return dimension;
+  }
+
+  /** The spelling used in print. */
+  public String symbol() {
+    return spellings.get(0);
+  }
+
+  public double toSi(double written) {
+    return written * factor;
+  }
+
+  public double fromSi(double si) {
+    return si / factor;
+  }
+
+  /** The unit of this dimension that goes by the given spelling, whatever its case. */
+  public static Optional<Unit> of(Dimension dimension, String spelling) {
+    String wanted = spelling.strip().toLowerCase(Locale.ROOT);
+    for (Unit unit : values()) {
+      if (unit.dimension == dimension
+          && unit.spellings.stream().anyMatch(s -> s.toLowerCase(Locale.ROOT).equals(wanted))) {
+        return Optional.of(unit);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** What kind of quantity a unit measures. */
+  public enum Dimension {
+    MASS,
+    LENGTH,
+    VOLTAGE,
+    CURRENT,
+    RESISTANCE,
+    SPEED,
+    TIME,
+    VOLUME,
+    DENSITY,
+    AREA,
+    ACCELERATION,
+    FORCE,
+    POWER,
+    CHARGE,
+    RATIO
+  }
+}

@@ -1,0 +1,179 @@
+package org.jexel.core.rig;
+
+import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Unit;
+
+/**
+ * The stated default of every field, each with its reason. Defaults lean on other figures of the
+ * same rig where they can, so that three entries already give a sensible whole.
+ */
+final class Defaults {
+  /** Deceleration of a laden car or light truck alone on dry asphalt, m/s²: about 0.8 g. */
+  private static final double SOLO_DECELERATION = 8.0;
+
+  private static final double HUNDRED_KMH = Unit.KILOMETRE_PER_HOUR.toSi(100);
+
+  private Defaults() {}
+
+  static Assumption of(FieldKey key, RigSheet sheet, ConnectorCatalog catalog) {
+    return switch (key.field()) {
+      case KERB_MASS -> Assumption.of(1900, "a mid-sized tow vehicle");
+      case TOW_PERMITTED_MASS ->
+          Assumption.of(round(1.35 * sheet.si(RigField.KERB_MASS), 10), "1.35 × kerb mass");
+      case TRAIN_MASS ->
+          Assumption.of(
+              sheet.si(RigField.TOW_PERMITTED_MASS) + sheet.si(RigField.TOW_RATING),
+              "permitted mass + tow rating");
+      case TOW_RATING -> Assumption.of(2500, "common for a vehicle of this size");
+      case TONGUE_RATING ->
+          Assumption.of(0.1 * sheet.si(RigField.TOW_RATING), "a tenth of the tow rating");
+      case TOW_LENGTH -> Assumption.of(4.9, "a mid-sized tow vehicle");
+      case TOW_WIDTH -> Assumption.of(1.9, "a mid-sized tow vehicle");
+      case WHEELBASE -> Assumption.of(2.85, "a mid-sized tow vehicle");
+      case REAR_OVERHANG -> Assumption.of(1.2, "a mid-sized tow vehicle");
+      case BATTERY_PLACE -> Assumption.of(BatteryPlace.FRONT_LEFT, "the commonest place");
+      case TOW_CONNECTOR -> Assumption.of("flat-4", "the least that a vehicle is prepared with");
+      case TOW_CONVENTION ->
+          Assumption.of(
+              catalog.connector(sheet.choice(RigField.TOW_CONNECTOR).value()).convention(),
+              "usual with this connector; makers differ, so measure");
+      case TOW_PREP -> towPrep(sheet, catalog);
+      case LAMPS_MONITORED -> Assumption.of(YesNo.NO, "older or simple vehicle");
+      case ENGINE_OFF_VOLTS -> Assumption.of(12.6, "a rested, charged lead battery");
+      case RUNNING_VOLTS -> Assumption.of(14.2, "a usual charging voltage");
+      case SOLO_STOP ->
+          Assumption.of(
+              HUNDRED_KMH * HUNDRED_KMH / (2 * SOLO_DECELERATION), "8 m/s² on dry asphalt");
+      case FEED_RUN ->
+          Assumption.of(
+              round(sheet.si(RigField.TOW_LENGTH) + 1.1, 0.1), "vehicle length + 1.1 m of detours");
+      case TRAILER_KIND -> Assumption.of(TrailerKind.FLATBED, "the commonest outline");
+      case EMPTY_MASS -> emptyMass(sheet);
+      case TRAILER_PERMITTED_MASS ->
+          Assumption.of(axleRatings(sheet), "the sum of the axle ratings");
+      case BODY_MATERIAL -> body(sheet);
+      case FRAME_MATERIAL -> Assumption.of(Material.STEEL, "the commonest frame");
+      case OVERALL_LENGTH ->
+          Assumption.of(
+              new double[] {4.2, 5.6, 7.0}[axles(sheet) - 1], "usual with this many axles");
+      case OVERALL_WIDTH -> Assumption.of(2.0, "a usual width");
+      case DRAWBAR_LENGTH -> Assumption.of(1.3, "a usual A-frame");
+      case AXLE_COUNT -> Assumption.of(1, "the least that a trailer has");
+      case AXLE_CENTRE -> {
+        double bed = sheet.si(RigField.OVERALL_LENGTH) - sheet.si(RigField.DRAWBAR_LENGTH);
+        yield Assumption.of(
+            round(sheet.si(RigField.DRAWBAR_LENGTH) + 0.58 * bed, 0.01), "58 % along the bed");
+      }
+      case AXLE_SPACING -> Assumption.of(0.85, "a usual equalised pair");
+      case AXLE_RATING -> Assumption.of(1400, "a usual axle");
+      case AXLE_BRAKED ->
+          Assumption.of(
+              sheet.choice(RigField.BRAKE_TYPE, BrakeType.class) == BrakeType.NONE
+                  ? YesNo.NO
+                  : YesNo.YES,
+              "all axles alike");
+      case BRAKE_TYPE -> Assumption.of(BrakeType.NONE, "none seen yet");
+      case DRUM_DIAMETER ->
+          sheet.si(new FieldKey(RigField.AXLE_RATING, 0)) >= 1200
+              ? Assumption.of(0.254, "10 in goes with axles of 1200 kg and more")
+              : Assumption.of(0.178, "7 in goes with axles under 1200 kg");
+      case MAGNET_OHMS ->
+          sheet.si(RigField.DRUM_DIAMETER) >= 0.25
+              ? Assumption.of(3.2, "usual for drums of 254 mm and larger")
+              : Assumption.of(3.9, "usual for 178 mm drums");
+      case TYRE_RADIUS -> Assumption.of(0.33, "a usual trailer tyre");
+      case STUD_COUNT -> Assumption.of(5, "usual on light axles");
+      case STUD_SIZE -> Assumption.of(StudSize.M12, "usual on light axles");
+      case TRAILER_CONNECTOR ->
+          Assumption.of(sheet.choice(RigField.TOW_CONNECTOR).value(), "taken to fit the vehicle");
+      case PLANNED_CONNECTOR -> plannedConnector(sheet, catalog);
+      case TRAILER_CONVENTION ->
+          Assumption.of(
+              catalog.connector(sheet.choice(RigField.PLANNED_CONNECTOR).value()).convention(),
+              "usual with this connector; measure before you trust a colour");
+      case LAMP_TECHNOLOGY -> Assumption.of(LampTechnology.FILAMENT, "none seen yet");
+      case JUNCTION_BOX -> Assumption.of(YesNo.NO, "none seen yet");
+      case BREAKAWAY_KIT -> Assumption.of(BreakawayKit.NONE, "none seen yet");
+      case BREAKAWAY_CAPACITY -> Assumption.of(Unit.AMPERE_HOUR.toSi(5), "a usual breakaway box");
+      case HOUSE_BATTERY -> Assumption.of(YesNo.NO, "none seen yet");
+      case EMPTY_BALANCE ->
+          Assumption.of(
+              round(0.9 * sheet.si(RigField.AXLE_CENTRE), 0.01),
+              "a tenth on the tongue when empty");
+      case WEIGHED_TONGUE, WEIGHED_AXLES ->
+          Assumption.of(Double.NaN, "computed until it is weighed");
+      case CONTROLLER_KIND -> controllerKind(sheet);
+      case GAIN_LEAST -> Assumption.of(0, "a scale from 0 to 10");
+      case GAIN_GREATEST -> Assumption.of(10, "a scale from 0 to 10");
+      case GAIN_STEP -> Assumption.of(0.5, "half steps");
+      case CONTROLLER_DROP -> Assumption.of(0.3, "a pulsed output stage");
+    };
+  }
+
+  private static Assumption towPrep(RigSheet sheet, ConnectorCatalog catalog) {
+    boolean brakePin =
+        catalog.connector(sheet.choice(RigField.TOW_CONNECTOR).value()).has(PinFunction.BRAKE);
+    return brakePin
+        ? Assumption.of(TowPrep.SEVEN_WAY, "its socket has a brake pin")
+        : Assumption.of(TowPrep.FOUR_WAY, "its socket has no brake pin");
+  }
+
+  private static Assumption emptyMass(RigSheet sheet) {
+    double perAxle =
+        switch (sheet.choice(RigField.TRAILER_KIND, TrailerKind.class)) {
+          case FLATBED -> 340;
+          case BOX -> 450;
+          case LIVESTOCK -> 480;
+          case PLANT -> 330;
+          case STALL -> 560;
+          case CABIN -> 650;
+        };
+    return Assumption.of(perAxle * axles(sheet), "usual for this kind and number of axles");
+  }
+
+  private static Assumption body(RigSheet sheet) {
+    return switch (sheet.choice(RigField.TRAILER_KIND, TrailerKind.class)) {
+      case BOX, LIVESTOCK, STALL -> Assumption.of(Material.ALUMINIUM, "usual skin of this kind");
+      case CABIN -> Assumption.of(Material.WOOD, "usual for this kind");
+      case FLATBED, PLANT -> Assumption.of(Material.STEEL, "usual for this kind");
+    };
+  }
+
+  private static Assumption plannedConnector(RigSheet sheet, ConnectorCatalog catalog) {
+    String present = sheet.choice(RigField.TRAILER_CONNECTOR).value();
+    BrakeType brakes = sheet.choice(RigField.BRAKE_TYPE, BrakeType.class);
+    boolean needsBrakePin = brakes == BrakeType.ELECTRIC || brakes == BrakeType.ELECTRIC_HYDRAULIC;
+    if (needsBrakePin && !catalog.connector(present).has(PinFunction.BRAKE)) {
+      return Assumption.of(
+          "blade-7", "these brakes need a brake pin, and " + present + " has none");
+    }
+    return Assumption.of(present, "stays as it is");
+  }
+
+  private static Assumption controllerKind(RigSheet sheet) {
+    BrakeType brakes = sheet.choice(RigField.BRAKE_TYPE, BrakeType.class);
+    if (brakes != BrakeType.ELECTRIC && brakes != BrakeType.ELECTRIC_HYDRAULIC) {
+      return Assumption.of(ControllerKind.NONE, "no electric brakes to control");
+    }
+    return sheet.choice(RigField.TOW_PREP, TowPrep.class) == TowPrep.BUILT_IN
+        ? Assumption.of(ControllerKind.BUILT_IN, "the vehicle came with one")
+        : Assumption.of(ControllerKind.UNDER_DASH, "the commonest kind");
+  }
+
+  private static int axles(RigSheet sheet) {
+    return (int) sheet.si(RigField.AXLE_COUNT);
+  }
+
+  private static double axleRatings(RigSheet sheet) {
+    double sum = 0;
+    for (int i = 0; i < axles(sheet); i++) {
+      sum += sheet.si(new FieldKey(RigField.AXLE_RATING, i));
+    }
+    return sum;
+  }
+
+  private static double round(double value, double to) {
+    return Math.round(value / to) * to;
+  }
+}

@@ -1,0 +1,129 @@
+package org.jexel.core.rig;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.quantity.Figure;
+import org.jexel.core.quantity.Provenance;
+
+/**
+ * Every figure of one rig: what people entered, and for the rest the stated defaults.
+ *
+ * <p>Immutable. Defaults are worked out on demand and may lean on other figures of the sheet.
+ */
+public final class RigSheet {
+  private final Map<FieldKey, Entry> entries;
+  private final ConnectorCatalog catalog;
+  private final Map<FieldKey, Assumption> assumed = new ConcurrentHashMap<>();
+
+  /** Refuses an entry that is not of its field's kind or not plausible. */
+  public RigSheet(Map<FieldKey, Entry> entries, ConnectorCatalog catalog) {
+    entries.forEach(
+        (key, entry) ->
+            problem(key.field(), entry)
+                .ifPresent(
+                    text -> {
+                      throw new IllegalArgumentException(key.code() + ": " + text);
+                    }));
+    this.entries = Map.copyOf(entries);
+    this.catalog = catalog;
+  }
+
+  /** Why an entry cannot stand in its field, or nothing. */
+  private static Optional<String> problem(RigField field, Entry entry) {
+    if (field.isNumber()) {
+      boolean inside = entry.si() >= field.least() && entry.si() <= field.greatest();
+      return inside ? Optional.empty() : Optional.of("out of range: " + entry.si());
+    }
+    boolean known =
+        field.catalog() != null
+            || field.options().stream().anyMatch(o -> o.name().equals(entry.choice()));
+    return known ? Optional.empty() : Optional.of("no such choice: " + entry.choice());
+  }
+
+  public ConnectorCatalog catalog() {
+    return catalog;
+  }
+
+  /** The entries alone, without defaults. */
+  public Map<FieldKey, Entry> entries() {
+    return entries;
+  }
+
+  /** A copy in which one number is another. */
+  public RigSheet with(FieldKey key, double si) {
+    Map<FieldKey, Entry> changed = new HashMap<>(entries);
+    changed.put(key, Entry.number(si, Provenance.MEASURED));
+    return new RigSheet(changed, catalog);
+  }
+
+  public boolean entered(FieldKey key) {
+    return entries.containsKey(key);
+  }
+
+  public Figure figure(RigField field) {
+    return figure(FieldKey.of(field));
+  }
+
+  /** The number of a field; NaN in an optional field that nobody filled. */
+  public Figure figure(FieldKey key) {
+    if (!key.field().isNumber()) {
+      throw new IllegalArgumentException(key.field() + " is not a number");
+    }
+    Entry entry = entries.get(key);
+    if (entry != null) {
+      return new Figure(entry.si(), entry.provenance(), "");
+    }
+    Assumption assumption = assumption(key);
+    return new Figure(assumption.si(), Provenance.ASSUMED, assumption.reason());
+  }
+
+  public double si(RigField field) {
+    return figure(field).si();
+  }
+
+  public double si(FieldKey key) {
+    return figure(key).si();
+  }
+
+  public Choice choice(RigField field) {
+    return choice(FieldKey.of(field));
+  }
+
+  public Choice choice(FieldKey key) {
+    if (key.field().isNumber()) {
+      throw new IllegalArgumentException(key.field() + " is a number");
+    }
+    Entry entry = entries.get(key);
+    if (entry != null) {
+      return new Choice(entry.choice(), entry.provenance(), "");
+    }
+    Assumption assumption = assumption(key);
+    return new Choice(assumption.choice(), Provenance.ASSUMED, assumption.reason());
+  }
+
+  public <E extends Enum<E> & Option> E choice(RigField field, Class<E> type) {
+    return choice(FieldKey.of(field), type);
+  }
+
+  public <E extends Enum<E> & Option> E choice(FieldKey key, Class<E> type) {
+    return Enum.valueOf(type, choice(key).value());
+  }
+
+  /** How many of the given fields somebody has entered. */
+  public long enteredOf(RigField... fields) {
+    return Arrays.stream(fields).filter(field -> entered(FieldKey.of(field))).count();
+  }
+
+  private Assumption assumption(FieldKey key) {
+    Assumption known = assumed.get(key);
+    if (known == null) {
+      known = Defaults.of(key, this, catalog);
+      assumed.put(key, known);
+    }
+    return known;
+  }
+}

@@ -1,0 +1,22 @@
+package org.jexel.core.rig;
+
+/** Side of the trailer, in the direction of travel. */
+public enum Side {
+  LEFT("left"),
+  RIGHT("right");
+
+  private final String label;
+
+  Side(String label) {
+    this.label = label;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /** Sign of y. */
+  public int sign() {
+    return this == LEFT ? 1 : -1;
+  }
+}
