@@ -24,7 +24,7 @@ create table person (
 create table api_token (
   id bigint not null auto_increment primary key,
   person_id bigint not null,
-  token_hash char(64) not null,
+  token_hash varchar(64) not null,
   created_at datetime(3) not null,
   constraint api_token_hash unique (token_hash),
   constraint api_token_person foreign key (person_id) references person (id)

@@ -1,0 +1,118 @@
+package org.jexel.app.bench;
+
+import java.time.Clock;
+import org.jexel.app.job.Drafts;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Parsed;
+import org.jexel.core.quantity.QuantityParser;
+import org.jexel.core.quantity.UnitSystem;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Takes readings. Once it returns, the reading is on disk; a repeated post makes no second one. */
+@Service
+public class BenchService {
+  static final String FORM = "bench";
+  private static final int LONGEST_TYPED = 40;
+
+  private final ReadingRepository readings;
+  private final JobFiles files;
+  private final Drafts drafts;
+  private final Clock clock;
+  private final TransactionTemplate transaction;
+
+  BenchService(
+      ReadingRepository readings,
+      JobFiles files,
+      Drafts drafts,
+      Clock clock,
+      PlatformTransactionManager transactions) {
+    this.readings = readings;
+    this.files = files;
+    this.drafts = drafts;
+    this.clock = clock;
+    this.transaction = new TransactionTemplate(transactions);
+  }
+
+  /** A typed reading: its value, or why it cannot be one. */
+  record Typed(double si, String problem) {}
+
+  static Typed read(Check check, String typed, UnitSystem units) {
+    if (typed.isBlank()) {
+      return new Typed(Double.NaN, "Type what the meter shows.");
+    }
+    Parsed parsed = QuantityParser.parse(typed, check.measure(), units);
+    if (parsed instanceof Parsed.Misread misread) {
+      return new Typed(Double.NaN, misread.message());
+    }
+    double si = ((Parsed.Value) parsed).si();
+    String problem =
+        switch (check.measure()) {
+          case OHMS ->
+              si < 0
+                  ? "Resistance cannot be negative. Is the circuit live, or are the leads on volts?"
+                  : si > 20e6 ? "That is open. Type 20000 kohm for an open circuit." : null;
+          case VOLTS ->
+              Math.abs(si) > 30
+                  ? "More than 30 V cannot stand on this rig. Check the range."
+                  : null;
+          case AMPS ->
+              Math.abs(si) > 60
+                  ? "More than 60 A is past this rig's fuses. Check the range."
+                  : null;
+          default -> null;
+        };
+    return new Typed(si, problem);
+  }
+
+  /**
+   * Keeps a reading, or keeps what was typed beside its problem.
+   *
+   * @param seen newest reading of this check when the page was made, 0 if there was none; another
+   *     one since is shown first
+   */
+  public void record(JobFile file, Check check, String typed, long seen, String requestKey) {
+    Reading newest = file.newestReadings().get(check.id());
+    long now = newest == null ? 0 : newest.id();
+    boolean repeated = readings.existsByRequestKey(requestKey);
+    if (repeated) {
+      return;
+    }
+    Typed value = read(check, typed, file.units());
+    if (value.problem() != null || seen != now) {
+      drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
+      return;
+    }
+    try {
+      transaction.executeWithoutResult(
+          status -> {
+            readings.saveAndFlush(
+                new Reading(
+                    file.job(),
+                    check,
+                    value.si(),
+                    typed.strip().substring(0, Math.min(LONGEST_TYPED, typed.strip().length())),
+                    newest == null ? null : newest.id(),
+                    file.person(),
+                    clock.instant(),
+                    requestKey));
+            drafts.drop(file.job(), file.person(), FORM, check.id());
+          });
+    } catch (DataIntegrityViolationException twice) {
+      return;
+    }
+    files.refresh(file.job().ref(), file.person());
+  }
+
+  void draft(JobFile file, Check check, String typed, long seen) {
+    if (typed.isBlank()) {
+      drafts.drop(file.job(), file.person(), FORM, check.id());
+    } else {
+      drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
+    }
+  }
+}

@@ -1,0 +1,81 @@
+package org.jexel.app.bench;
+
+import java.util.List;
+import org.jexel.app.job.Draft;
+import org.jexel.app.job.JobFile;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * A check with its readings and what is being typed.
+ *
+ * @param check as computed
+ * @param chain its readings, newest first
+ * @param verdict of the newest reading against the present band
+ * @param meaning of that verdict in words
+ * @param typed what stands in the input
+ * @param seen newest reading when the page was made
+ * @param problem why the typed text is no reading; null if it is
+ * @param judged verdict on the typed value before it is kept; null if nothing is typed
+ * @param theirs another person's reading that came in meanwhile; null if none
+ */
+public record CheckView(
+    Check check,
+    List<Reading> chain,
+    Verdict verdict,
+    String meaning,
+    String typed,
+    long seen,
+    String problem,
+    Verdict judged,
+    String theirs) {
+
+  static CheckView of(JobFile file, Check check) {
+    List<Reading> chain =
+        file.readings().stream()
+            .filter(reading -> reading.checkId().equals(check.id()))
+            .sorted((a, b) -> Long.compare(b.id(), a.id()))
+            .toList();
+    Reading newest = chain.isEmpty() ? null : chain.get(0);
+    Verdict verdict = file.verdict(check);
+    long seen = newest == null ? 0 : newest.id();
+    Draft draft = file.typed().at(BenchService.FORM, check.id()).orElse(null);
+    String problem = null;
+    Verdict judged = null;
+    String theirs = null;
+    boolean kept =
+        draft != null
+            && newest != null
+            && draft.seenId() != seen
+            && newest.person().id().equals(file.person().id())
+            && newest.typed().equals(draft.typed());
+    if (kept) {
+      draft = null;
+    }
+    if (draft != null) {
+      BenchService.Typed value = BenchService.read(check, draft.typed(), file.units());
+      problem = value.problem();
+      judged = problem == null ? check.band().judge(value.si()) : null;
+      if (newest != null && draft.seenId() != seen) {
+        theirs =
+            "%s read %s while you had this open. Record yours as a newer one, or clear it."
+                .formatted(
+                    newest.person().name(), check.measure().text(newest.value(), file.units()));
+      }
+    }
+    return new CheckView(
+        check,
+        chain,
+        verdict,
+        check.meaning(verdict, newest == null ? 0 : newest.value()),
+        draft == null ? "" : draft.typed(),
+        seen,
+        problem,
+        judged,
+        theirs);
+  }
+
+  public Reading newest() {
+    return chain.isEmpty() ? null : chain.get(0);
+  }
+}

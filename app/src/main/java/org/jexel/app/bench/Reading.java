@@ -1,0 +1,124 @@
+package org.jexel.app.bench;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import java.time.Instant;
+import org.jexel.app.job.Job;
+import org.jexel.app.security.Person;
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * A meter reading with the band it was held against. Append-only; a correction names the old one.
+ */
+@Entity
+public class Reading {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Job job;
+
+  private String checkId;
+  private String title;
+
+  @Enumerated(EnumType.STRING)
+  private Measure measure;
+
+  private double valueSi;
+  private String typed;
+  private double expectedSi;
+  private double lowSi;
+  private double highSi;
+
+  @Enumerated(EnumType.STRING)
+  private Verdict verdict;
+
+  private Long correctsId;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Person person;
+
+  private Instant takenAt;
+  private String requestKey;
+
+  protected Reading() {}
+
+  Reading(
+      Job job,
+      Check check,
+      double valueSi,
+      String typed,
+      Long correctsId,
+      Person person,
+      Instant at,
+      String requestKey) {
+    this.job = job;
+    this.checkId = check.id();
+    this.title = check.title();
+    this.measure = check.measure();
+    this.valueSi = valueSi;
+    this.typed = typed;
+    this.expectedSi = check.band().expected();
+    this.lowSi = check.band().low();
+    this.highSi = check.band().high();
+    this.verdict = check.band().judge(valueSi);
+    this.correctsId = correctsId;
+    this.person = person;
+    this.takenAt = at;
+    this.requestKey = requestKey;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public String checkId() {
+    return checkId;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  public Measure measure() {
+    return measure;
+  }
+
+  public double value() {
+    return valueSi;
+  }
+
+  public String typed() {
+    return typed;
+  }
+
+  public Band band() {
+    return new Band(expectedSi, lowSi, highSi);
+  }
+
+  public Verdict verdict() {
+    return verdict;
+  }
+
+  public Long correctsId() {
+    return correctsId;
+  }
+
+  public Person person() {
+    return person;
+  }
+
+  public Instant takenAt() {
+    return takenAt;
+  }
+}

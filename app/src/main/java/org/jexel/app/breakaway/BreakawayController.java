@@ -1,0 +1,39 @@
+package org.jexel.app.breakaway;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Station;
+import org.jexel.app.job.StationPages;
+import org.jexel.app.security.Person;
+import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.RigField;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Station 5: the breakaway. */
+@Controller
+class BreakawayController {
+  private final JobFiles files;
+  private final StationPages pages;
+
+  BreakawayController(JobFiles files, StationPages pages) {
+    this.files = files;
+    this.pages = pages;
+  }
+
+  @GetMapping("/jobs/{ref}/breakaway")
+  ModelAndView breakaway(@PathVariable String ref, Person person) {
+    JobFile file = files.open(ref, person);
+    Map<String, Object> view = new HashMap<>();
+    BreakawayFacts facts = BreakawayFacts.of(file);
+    view.put("facts", facts);
+    view.put("holding", facts.holding().orElse(null));
+    view.put("kit", file.rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class));
+    view.put("capacity", file.rig().sheet().figure(RigField.BREAKAWAY_CAPACITY));
+    return pages.page(file, Station.BREAKAWAY, "kit", view);
+  }
+}

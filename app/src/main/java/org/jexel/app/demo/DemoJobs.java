@@ -1,0 +1,134 @@
+package org.jexel.app.demo;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.jexel.app.bench.BenchService;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.JobRepository;
+import org.jexel.app.job.NewJobs;
+import org.jexel.app.rig.FigureCards;
+import org.jexel.app.rig.LampCards;
+import org.jexel.app.rig.LoadCards;
+import org.jexel.app.rig.RigCards;
+import org.jexel.app.road.RoadService;
+import org.jexel.app.security.Person;
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.FieldKey;
+import org.springframework.stereotype.Service;
+
+/**
+ * Brings the demo's jobs in through the services that the pages use. A job that is there already is
+ * left alone, so that running it twice changes nothing.
+ */
+@Service
+class DemoJobs {
+  private final NewJobs newJobs;
+  private final JobRepository jobs;
+  private final JobFiles files;
+  private final FigureCards figures;
+  private final LampCards lamps;
+  private final LoadCards loads;
+  private final BenchService bench;
+  private final RoadService road;
+
+  DemoJobs(
+      NewJobs newJobs,
+      JobRepository jobs,
+      JobFiles files,
+      FigureCards figures,
+      LampCards lamps,
+      LoadCards loads,
+      BenchService bench,
+      RoadService road) {
+    this.newJobs = newJobs;
+    this.jobs = jobs;
+    this.files = files;
+    this.figures = figures;
+    this.lamps = lamps;
+    this.loads = loads;
+    this.bench = bench;
+    this.road = road;
+  }
+
+  void complete(Optional<Person> person) {
+    if (person.isEmpty()) {
+      return;
+    }
+    int number = 0;
+    for (DemoRig rig : DemoRigs.all()) {
+      String key = "demo-job-" + number++;
+      if (jobs.findByRequestKey(key).isEmpty()) {
+        load(rig, key, person.get());
+      }
+    }
+  }
+
+  private void load(DemoRig rig, String key, Person person) {
+    Job job = newJobs.start(rig.start(), key, person);
+    String ref = job.ref();
+    for (RigCards card : RigCards.values()) {
+      figures.take(card, files.open(ref, person), typed(card, rig.figures()));
+    }
+    int n = 0;
+    for (DemoRig.Item item : rig.load()) {
+      Map<String, String> typed = new LinkedHashMap<>();
+      typed.put("name", item.name());
+      typed.put("mass", String.valueOf(item.kg()));
+      typed.put("place", String.valueOf(item.x()));
+      loads.add(files.open(ref, person), typed, key + "-load-" + n++);
+    }
+    Map<String, String> wanted = new HashMap<>();
+    rig.wantedLamps().forEach(slot -> wanted.put(slot + ".state", "WANTED"));
+    lamps.take(files.open(ref, person), wanted);
+    for (DemoRig.Read read : rig.readings()) {
+      JobFile file = files.open(ref, person);
+      Check check =
+          file.check(read.check())
+              .orElseThrow(() -> new IllegalStateException(ref + " has no " + read.check()));
+      bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
+    }
+    n = 0;
+    for (DemoRig.Made made : rig.stops()) {
+      Map<String, String> typed = new LinkedHashMap<>();
+      typed.put("gain", String.valueOf(made.gain()));
+      typed.put("way", "LEVER");
+      typed.put("speed", "40 km/h");
+      typed.put("surface", "DRY_ASPHALT");
+      typed.put("outcome", made.outcome());
+      typed.put("distance", made.metres() + " m");
+      typed.put("seconds", "");
+      typed.put("note", "");
+      road.record(files.open(ref, person), typed, null, key + "-stop-" + n++);
+    }
+    if (rig.settle()) {
+      road.settle(files.open(ref, person), key + "-settled");
+    }
+  }
+
+  /** The figures of one card, as its form would post them. */
+  private static Map<String, String> typed(RigCards card, Map<String, String> figures) {
+    Map<String, String> typed = new HashMap<>();
+    figures.forEach(
+        (code, text) -> {
+          if (card.fields().contains(FieldKey.of(code).field())) {
+            typed.put(code, text);
+            typed.put(code + ".was", "");
+          }
+        });
+    return typed;
+  }
+
+  private static String text(Check check, double share) {
+    Band band = check.band();
+    double edge = share < 0 ? band.expected() - band.low() : band.high() - band.expected();
+    double value = band.expected() + share * edge;
+    return Measure.valueOf(check.measure().name()).text(value, UnitSystem.METRIC);
+  }
+}

@@ -1,0 +1,355 @@
+package org.jexel.app.drawing;
+
+import static org.jexel.app.drawing.Palette.INK;
+import static org.jexel.app.drawing.Svg.n;
+
+import org.jexel.core.rig.BatteryPlace;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+import org.jexel.core.rig.TrailerKind;
+import org.jexel.core.rig.YesNo;
+
+/** The rig itself in plan: what every layer of the Towline is painted on. */
+final class RigDrawing {
+  private final Rig rig;
+  private final RigSheet sheet;
+  private final PlanScale at;
+  private final Svg svg;
+
+  RigDrawing(Rig rig, PlanScale at, Svg svg) {
+    this.rig = rig;
+    this.sheet = rig.sheet();
+    this.at = at;
+    this.svg = svg;
+  }
+
+  void vehicle() {
+    double length = sheet.si(RigField.TOW_LENGTH);
+    double half = sheet.si(RigField.TOW_WIDTH) / 2;
+    double rear = -sheet.si(RigField.REAR_OVERHANG);
+    double front = rear - sheet.si(RigField.WHEELBASE);
+    for (double axle : new double[] {front, rear}) {
+      for (int side = -1; side <= 1; side += 2) {
+        wheel(axle, side * (half - 0.08), 0.68, 0.24);
+      }
+    }
+    double left = at.x(-length);
+    double right = at.x(-0.16);
+    double top = at.y(-half);
+    double bottom = at.y(half);
+    double r = at.px(0.42);
+    double q = at.px(0.14);
+    svg.path(
+        "M%s %s Q%s %s %s %s L%s %s Q%s %s %s %s L%s %s Q%s %s %s %s L%s %s Q%s %s %s %s Z"
+            .formatted(
+                n(left),
+                n(top + r),
+                n(left),
+                n(top),
+                n(left + r),
+                n(top),
+                n(right - q),
+                n(top),
+                n(right),
+                n(top),
+                n(right),
+                n(top + q),
+                n(right),
+                n(bottom - q),
+                n(right),
+                n(bottom),
+                n(right - q),
+                n(bottom),
+                n(left + r),
+                n(bottom),
+                n(left),
+                n(bottom),
+                n(left),
+                n(bottom - r)),
+        "class",
+        "body",
+        "fill",
+        Palette.METAL,
+        "stroke",
+        INK,
+        "stroke-width",
+        1.6);
+    double screen = front + 0.75;
+    double back = Math.min(-0.5, rear + 0.25);
+    glass(screen, screen + 0.42, half - 0.16, half - 0.3);
+    glass(back - 0.1, back - 0.4, half - 0.2, half - 0.3);
+    svg.line(
+        at.x(-0.16), at.y(0), at.x(0), at.y(0), "class", "ink", "stroke", INK, "stroke-width", 3.0);
+    svg.circle(at.x(0), at.y(0), 4.2, "class", "solid", "fill", INK);
+    double[] battery = battery();
+    svg.rect(
+        at.x(battery[0]) - 9,
+        at.y(battery[1]) - 6,
+        18,
+        12,
+        "rx",
+        1.5,
+        "class",
+        "part",
+        "fill",
+        Palette.PAPER,
+        "stroke",
+        INK,
+        "stroke-width",
+        1.3);
+    svg.text(
+        at.x(battery[0]),
+        at.y(battery[1]) + 4,
+        "+ –",
+        "class",
+        "tiny",
+        "text-anchor",
+        "middle",
+        "font-size",
+        11.0,
+        "fill",
+        INK);
+    if (rig.hasElectricBrakes()) {
+      double[] box = controller();
+      svg.rect(
+          at.x(box[0]) - 5,
+          at.y(box[1]) - 5,
+          10,
+          10,
+          "rx",
+          1.5,
+          "class",
+          "part",
+          "fill",
+          Palette.PAPER,
+          "stroke",
+          INK,
+          "stroke-width",
+          1.3);
+    }
+  }
+
+  private void glass(double near, double far, double nearHalf, double farHalf) {
+    svg.path(
+        "M%s %s L%s %s L%s %s L%s %s Z"
+            .formatted(
+                n(at.x(near)),
+                n(at.y(-nearHalf)),
+                n(at.x(far)),
+                n(at.y(-farHalf)),
+                n(at.x(far)),
+                n(at.y(farHalf)),
+                n(at.x(near)),
+                n(at.y(nearHalf))),
+        "class",
+        "glass",
+        "fill",
+        Palette.RULE,
+        "stroke",
+        INK,
+        "stroke-width",
+        0.8);
+  }
+
+  /** Where the battery sits: behind the ball and left of the middle, m. */
+  double[] battery() {
+    double nose = -sheet.si(RigField.TOW_LENGTH);
+    double side = sheet.si(RigField.TOW_WIDTH) / 2 - 0.42;
+    return switch (sheet.choice(RigField.BATTERY_PLACE, BatteryPlace.class)) {
+      case FRONT_LEFT -> new double[] {nose + 0.62, side};
+      case FRONT_RIGHT -> new double[] {nose + 0.62, -side};
+      case REAR -> new double[] {-0.45, side};
+      case UNDER_SEAT ->
+          new double[] {-sheet.si(RigField.REAR_OVERHANG) - sheet.si(RigField.WHEELBASE) / 2, side};
+    };
+  }
+
+  /** Where the controller hangs, under the dash on the driver's side. */
+  double[] controller() {
+    return new double[] {
+      -sheet.si(RigField.REAR_OVERHANG) - sheet.si(RigField.WHEELBASE) + 1.3, 0.22
+    };
+  }
+
+  void trailer() {
+    double bar = sheet.si(RigField.DRAWBAR_LENGTH);
+    double length = sheet.si(RigField.OVERALL_LENGTH);
+    double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
+    for (int side = -1; side <= 1; side += 2) {
+      svg.line(
+          at.x(0.06),
+          at.y(0),
+          at.x(bar),
+          at.y(side * half * 0.62),
+          "class",
+          "ink",
+          "stroke",
+          INK,
+          "stroke-width",
+          2.4);
+    }
+    for (double axle : rig.axlePlaces()) {
+      svg.line(
+          at.x(axle),
+          at.y(-half),
+          at.x(axle),
+          at.y(half),
+          "class",
+          "ink",
+          "stroke",
+          INK,
+          "stroke-width",
+          2.2);
+      for (int side = -1; side <= 1; side += 2) {
+        wheel(axle, side * (half + 0.06), 2 * sheet.si(RigField.TYRE_RADIUS), 0.22);
+      }
+    }
+    svg.rect(
+        at.x(bar),
+        at.y(-half),
+        at.px(length - bar),
+        at.px(2 * half),
+        "rx",
+        2.0,
+        "class",
+        "body",
+        "fill",
+        Palette.METAL,
+        "fill-opacity",
+        0.72,
+        "stroke",
+        INK,
+        "stroke-width",
+        1.6);
+    furniture(bar, length, half);
+    if (sheet.choice(RigField.JUNCTION_BOX, YesNo.class) == YesNo.YES) {
+      svg.rect(
+          at.x(bar - 0.22) - 6,
+          at.y(0) - 6,
+          12,
+          12,
+          "rx",
+          1.5,
+          "class",
+          "part",
+          "fill",
+          Palette.PAPER,
+          "stroke",
+          INK,
+          "stroke-width",
+          1.4);
+    }
+    rig.fittedLamps().forEach(this::lamp);
+  }
+
+  private void wheel(double x, double y, double length, double width) {
+    svg.rect(
+        at.x(x - length / 2),
+        at.y(y - width / 2),
+        at.px(length),
+        at.px(width),
+        "rx",
+        2.5,
+        "class",
+        "solid",
+        "fill",
+        INK);
+  }
+
+  /** Light marks that tell the kinds apart. */
+  private void furniture(double bar, double length, double half) {
+    TrailerKind kind = sheet.choice(RigField.TRAILER_KIND, TrailerKind.class);
+    Object[] thin = {
+      "class", "ink faint", "stroke", INK, "stroke-width", 0.8, "stroke-opacity", 0.45
+    };
+    switch (kind) {
+      case FLATBED -> {
+        for (double y = -half + 0.25; y < half - 0.1; y += 0.25) {
+          svg.line(at.x(bar), at.y(y), at.x(length), at.y(y), thin);
+        }
+      }
+      case BOX -> {
+        svg.line(at.x(bar + 0.12), at.y(-half), at.x(bar + 0.12), at.y(half), thin);
+        svg.line(at.x(length - 0.12), at.y(-half), at.x(length - 0.12), at.y(half), thin);
+        svg.line(at.x(length - 0.12), at.y(0), at.x(length), at.y(0), thin);
+      }
+      case LIVESTOCK -> {
+        for (double x = bar + 0.3; x < length - 0.3; x += 0.3) {
+          svg.line(at.x(x), at.y(-half), at.x(x), at.y(-half + 0.18), thin);
+          svg.line(at.x(x), at.y(half - 0.18), at.x(x), at.y(half), thin);
+        }
+        svg.line(at.x((bar + length) / 2), at.y(-half), at.x((bar + length) / 2), at.y(half), thin);
+      }
+      case PLANT -> {
+        for (int side = -1; side <= 1; side += 2) {
+          svg.rect(
+              at.x(length - 1.5),
+              at.y(side * half * 0.55 - 0.22),
+              at.px(1.5),
+              at.px(0.44),
+              "fill",
+              "none",
+              "class",
+              "ink faint",
+              "stroke",
+              INK,
+              "stroke-width",
+              0.8,
+              "stroke-opacity",
+              0.45);
+        }
+      }
+      case STALL ->
+          svg.rect(
+              at.x(bar + 0.5),
+              at.y(half - 0.32),
+              at.px(length - bar - 1),
+              at.px(0.32),
+              "fill",
+              "none",
+              "class",
+              "ink faint",
+              "stroke",
+              INK,
+              "stroke-width",
+              0.8,
+              "stroke-opacity",
+              0.45);
+      case CABIN -> {
+        svg.line(at.x(length - 0.7), at.y(-half), at.x(length - 0.7), at.y(half), thin);
+        svg.line(at.x(bar), at.y(0), at.x(length - 0.7), at.y(0), thin);
+      }
+      default -> throw new IllegalStateException(kind.name());
+    }
+  }
+
+  private void lamp(Lamp lamp) {
+    String fill =
+        switch (lamp.role()) {
+          case COMBINED, REAR_CLEARANCE -> Palette.RED_LENS;
+          case SIDE_MARKER, FRONT_MARKER -> Palette.AMBER_LENS;
+          case PLATE, REVERSE -> Palette.CLEAR_LENS;
+        };
+    double x = at.x(lamp.x());
+    double y = at.y(lamp.y());
+    boolean wanted = lamp.state() == Lamp.State.WANTED;
+    Object[] look = {
+      "class",
+      "lens",
+      "fill",
+      wanted ? Palette.PAPER : fill,
+      "stroke",
+      wanted ? fill : INK,
+      "stroke-width",
+      1.2
+    };
+    switch (lamp.role()) {
+      case COMBINED -> svg.rect(x - 2, y - 7, 7, 14, look);
+      case REAR_CLEARANCE, PLATE, REVERSE -> svg.rect(x - 1, y - 3, 5, 6, look);
+      case SIDE_MARKER, FRONT_MARKER -> svg.circle(x, y, 3.2, look);
+      default -> throw new IllegalStateException(lamp.role().name());
+    }
+  }
+}

@@ -1,0 +1,111 @@
+package org.jexel.app.drawing;
+
+import java.io.StringWriter;
+import java.util.Locale;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+
+/**
+ * Writes an SVG drawing. Looks are presentation attributes, so that paper and PDF show them too.
+ */
+final class Svg {
+  static final String NAMESPACE = "http://www.w3.org/2000/svg";
+
+  private final StringWriter text = new StringWriter();
+  private final XMLStreamWriter xml;
+
+  Svg(double width, double height, String label) {
+    try {
+      xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
+      xml.writeStartElement("svg");
+      xml.writeDefaultNamespace(NAMESPACE);
+      attribute("viewBox", "0 0 " + n(width) + " " + n(height));
+      attribute("role", "img");
+      attribute("aria-label", label);
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  Svg open(String element, Object... attributes) {
+    try {
+      xml.writeStartElement(element);
+      attributes(attributes);
+      return this;
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  Svg close() {
+    try {
+      xml.writeEndElement();
+      return this;
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  Svg rect(double x, double y, double width, double height, Object... more) {
+    return open("rect", "x", x, "y", y, "width", width, "height", height).more(more);
+  }
+
+  Svg circle(double x, double y, double r, Object... more) {
+    return open("circle", "cx", x, "cy", y, "r", r).more(more);
+  }
+
+  Svg line(double x1, double y1, double x2, double y2, Object... more) {
+    return open("line", "x1", x1, "y1", y1, "x2", x2, "y2", y2).more(more);
+  }
+
+  Svg path(String d, Object... more) {
+    return open("path", "d", d).more(more);
+  }
+
+  Svg text(double x, double y, String words, Object... more) {
+    try {
+      open("text", "x", x, "y", y);
+      attributes(more);
+      xml.writeCharacters(words);
+      return close();
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private Svg more(Object... attributes) {
+    attributes(attributes);
+    return close();
+  }
+
+  private void attributes(Object... pairs) {
+    for (int i = 0; i < pairs.length; i += 2) {
+      Object value = pairs[i + 1];
+      attribute((String) pairs[i], value instanceof Double d ? n(d) : String.valueOf(value));
+    }
+  }
+
+  private void attribute(String name, String value) {
+    try {
+      xml.writeAttribute(name, value);
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** A number as SVG wants it, to a tenth of a pixel. */
+  static String n(double value) {
+    return String.format(Locale.ROOT, "%.1f", value).replaceAll("\\.0$", "");
+  }
+
+  String finish() {
+    try {
+      xml.writeEndElement();
+      xml.flush();
+      return text.toString();
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,470 @@
+package org.jexel.app.drawing;
+
+import static org.jexel.app.drawing.Palette.INK;
+import static org.jexel.app.drawing.Svg.n;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.breakaway.BreakawayFacts;
+import org.jexel.app.cab.CabFacts;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Station;
+import org.jexel.app.road.TestStop;
+import org.jexel.core.braking.Stop;
+import org.jexel.core.check.Check;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Duty;
+import org.jexel.core.harness.Span;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+
+/** What each station paints on the Towline. */
+final class TowlineLayers {
+  private static final double DIMENSIONS = 200;
+
+  private final JobFile file;
+  private final RigSheet sheet;
+  private final UnitSystem units;
+  private final PlanScale at;
+  private final Svg svg;
+  private final RigDrawing drawing;
+
+  TowlineLayers(JobFile file, PlanScale at, Svg svg, RigDrawing drawing) {
+    this.file = file;
+    this.sheet = file.rig().sheet();
+    this.units = file.units();
+    this.at = at;
+    this.svg = svg;
+    this.drawing = drawing;
+  }
+
+  void paint(Station station) {
+    switch (station) {
+      case RIG -> rig();
+      case HARNESS -> harness();
+      case CAB -> cab();
+      case BENCH -> bench();
+      case BREAKAWAY -> breakaway();
+      case ROAD -> road();
+      case HANDOVER -> handover();
+      default -> throw new IllegalStateException(station.name());
+    }
+  }
+
+  private void label(double x, double y, String words, String anchor, String fill) {
+    svg.text(
+        x,
+        y,
+        words,
+        "class",
+        fill.equals(INK) ? "note" : "note coloured",
+        "text-anchor",
+        anchor,
+        "font-size",
+        14.0,
+        "font-family",
+        "Barlow Condensed",
+        "font-weight",
+        600,
+        "fill",
+        fill);
+  }
+
+  private void dimension(double from, double to, double y, RigField field) {
+    double a = at.x(from);
+    double b = at.x(to);
+    Object[] look = {"class", "ink", "stroke", INK, "stroke-width", 1.0};
+    svg.line(a, y, b, y, look);
+    svg.line(a, y - 5, a, y + 5, look);
+    svg.line(b, y - 5, b, y + 5, look);
+    String words = field.measure().text(sheet.si(field), units);
+    label((a + b) / 2, y + 16, words + (sheet.figure(field).assumed() ? " ?" : ""), "middle", INK);
+  }
+
+  private void rig() {
+    dimension(-sheet.si(RigField.TOW_LENGTH), -0.02, DIMENSIONS, RigField.TOW_LENGTH);
+    dimension(0.02, sheet.si(RigField.OVERALL_LENGTH), DIMENSIONS, RigField.OVERALL_LENGTH);
+    down(at.x(0), "tongue " + Measure.MASS.text(file.load().tongue(), units), 40);
+    down(
+        at.x(sheet.si(RigField.AXLE_CENTRE)),
+        "axles " + Measure.MASS.text(file.load().axleGroup(), units),
+        40);
+  }
+
+  /** A load arrow that points down onto the rig from above. */
+  private void down(double x, String words, double tip) {
+    svg.path(
+        "M%s 24 L%s %s M%s %s L%s %s L%s %s"
+            .formatted(
+                n(x), n(x), n(tip), n(x - 5), n(tip - 8), n(x), n(tip), n(x + 5), n(tip - 8)),
+        "class",
+        "work",
+        "fill",
+        "none",
+        "stroke",
+        Palette.WORK,
+        "stroke-width",
+        2.2);
+    label(x + 9, 36, words, "start", Palette.WORK);
+  }
+
+  private void harness() {
+    Map<String, double[]> places = new LinkedHashMap<>();
+    double box = sheet.si(RigField.DRAWBAR_LENGTH) - 0.22;
+    for (Lamp lamp : file.rig().fittedLamps()) {
+      String id = lamp.slot().replaceAll("[^A-Za-z0-9]", "_");
+      for (String prefix : List.of("earth", "tail", "left", "right", "stop", "reverse")) {
+        places.put(prefix + "_" + id, new double[] {lamp.x(), lamp.y()});
+      }
+    }
+    double[] axles = file.rig().axlePlaces();
+    double half = 0.4 * sheet.si(RigField.OVERALL_WIDTH);
+    for (int i = 0; i < axles.length; i++) {
+      for (String prefix : List.of("brake", "bret")) {
+        places.put(prefix + "_axle" + (i + 1) + "_left", new double[] {axles[i], half});
+        places.put(prefix + "_axle" + (i + 1) + "_right", new double[] {axles[i], -half});
+      }
+    }
+    for (PinFunction function : PinFunction.values()) {
+      String id = function.name().toLowerCase(java.util.Locale.ROOT);
+      places.put("sock_" + id, new double[] {-0.1, 0});
+      places.put("box_" + id, new double[] {box, 0});
+    }
+    for (Span span : file.harness().spans()) {
+      if (span.duty() != Duty.VEHICLE) {
+        wire(span, places);
+      }
+    }
+    double x = 40;
+    for (PinFunction function : PinFunction.values()) {
+      if (file.rig().carries(function)) {
+        String colour = colour(function);
+        strand("M%s 212 L%s 212".formatted(n(x), n(x + 26)), colour, "none");
+        String words = code(function) + " " + function.label();
+        label(x + 32, 217, words, "start", INK);
+        x += 58 + 8.2 * words.length();
+      }
+    }
+    file.harness().circuits().stream()
+        .filter(c -> c.function() != PinFunction.EARTH)
+        .max((a, b) -> Double.compare(a.drop() / a.limit(), b.drop() / b.limit()))
+        .ifPresent(
+            c ->
+                label(
+                    PlanScale.WIDTH - 34,
+                    217,
+                    "nearest its limit: %s loses %s of %s"
+                        .formatted(
+                            c.name(),
+                            Measure.VOLTS.text(c.drop(), units),
+                            Measure.VOLTS.text(c.limit(), units)),
+                    "end",
+                    INK));
+  }
+
+  private void wire(Span span, Map<String, double[]> places) {
+    double[] from = places.get(span.from());
+    double[] to = places.get(span.to());
+    if (from == null || to == null) {
+      return;
+    }
+    double shift = (span.function().ordinal() - 3.5) * 4.2;
+    double x1 = at.x(from[0]) + (from[1] == 0 ? 0 : shift * 0.4);
+    double y1 = at.y(from[1]) + shift;
+    double x2 = at.x(to[0]) + shift * 0.4;
+    double y2 = at.y(to[1]) + shift;
+    double bend = span.duty() == Duty.CORD ? x2 : x1 + (from[1] == 0 ? 14 + 3 * shift : 0);
+    String d =
+        "M%s %s L%s %s L%s %s L%s %s"
+            .formatted(n(x1), n(y1), n(bend), n(y1), n(bend), n(y2), n(x2), n(y2));
+    strand(d, colour(span.function()), "9 4");
+  }
+
+  /** A wire: coloured core on a dark outline, dashed while it is only planned. */
+  private void strand(String d, String colour, String dashes) {
+    svg.path(
+        d,
+        "class",
+        "ink",
+        "fill",
+        "none",
+        "stroke",
+        INK,
+        "stroke-width",
+        4.6,
+        "stroke-dasharray",
+        dashes);
+    svg.path(d, "fill", "none", "stroke", colour, "stroke-width", 3.0, "stroke-dasharray", dashes);
+  }
+
+  private String colour(PinFunction function) {
+    return Palette.wire(file.rig().convention().colour(function).orElse(WireColour.BLACK));
+  }
+
+  private String code(PinFunction function) {
+    return file.rig().convention().colour(function).map(WireColour::code).orElse("–");
+  }
+
+  private void cab() {
+    if (!CabFacts.possible(file)) {
+      label(
+          at.x(-sheet.si(RigField.TOW_LENGTH) / 2),
+          214,
+          "no electric brakes: nothing to feed",
+          "middle",
+          INK);
+      return;
+    }
+    CabFacts facts = CabFacts.of(file);
+    double[] battery = drawing.battery();
+    double[] box = drawing.controller();
+    double y = at.y(box[1]);
+    double breaker = at.x(battery[0]) + 30;
+    strand(
+        "M%s %s L%s %s L%s %s"
+            .formatted(
+                n(at.x(battery[0]) + 9),
+                n(at.y(battery[1])),
+                n(breaker),
+                n(at.y(battery[1])),
+                n(breaker),
+                n(y)),
+        Palette.wire(WireColour.BLACK),
+        "none");
+    strand(
+        "M%s %s L%s %s".formatted(n(breaker), n(y), n(at.x(box[0]) - 5), n(y)),
+        Palette.wire(WireColour.BLACK),
+        "none");
+    strand(
+        "M%s %s L%s %s L%s %s"
+            .formatted(n(at.x(box[0]) + 5), n(y), n(at.x(-0.2)), n(y), n(at.x(-0.2)), n(at.y(0))),
+        Palette.wire(WireColour.BLUE),
+        "none");
+    svg.rect(
+        breaker - 5,
+        y - 9,
+        10,
+        18,
+        "class",
+        "part",
+        "fill",
+        Palette.PAPER,
+        "stroke",
+        INK,
+        "stroke-width",
+        1.5);
+    label(
+        at.x(-sheet.si(RigField.TOW_LENGTH)),
+        214,
+        "breaker %.0f A by the battery · feed %s, %s · controller · blue to the brake pin"
+            .formatted(
+                facts.breaker().chosen(),
+                facts.feed().size().label(),
+                Measure.LENGTH.text(sheet.si(RigField.FEED_RUN), units)),
+        "start",
+        INK);
+  }
+
+  private void bench() {
+    double[] battery = drawing.battery();
+    double middleAxle = sheet.si(RigField.AXLE_CENTRE);
+    Map<Check.Group, double[]> points = new LinkedHashMap<>();
+    points.put(Check.Group.SUPPLY, new double[] {at.x(battery[0]), at.y(battery[1])});
+    points.put(Check.Group.SOCKET, new double[] {at.x(-0.35), at.y(-0.35)});
+    points.put(
+        Check.Group.TRAILER,
+        new double[] {at.x(sheet.si(RigField.DRAWBAR_LENGTH) * 0.55), at.y(0.05)});
+    points.put(Check.Group.BRAKES, new double[] {at.x(middleAxle), at.y(0)});
+    points.forEach(
+        (group, point) -> {
+          List<Check> checks = file.checks().stream().filter(c -> c.group() == group).toList();
+          if (checks.isEmpty()) {
+            return;
+          }
+          List<Verdict> verdicts = checks.stream().map(file::verdict).toList();
+          long read = verdicts.stream().filter(v -> v != Verdict.NOT_YET).count();
+          Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
+          Verdict shown = read < checks.size() && worst != Verdict.FAILS ? Verdict.NOT_YET : worst;
+          svg.open(
+              "a",
+              "href",
+              "/jobs/%s/bench?card=%s".formatted(file.job().ref(), checks.get(0).id()),
+              "class",
+              "towpart",
+              "aria-label",
+              group.label());
+          svg.line(
+              point[0],
+              point[1],
+              point[0],
+              190,
+              "class",
+              "ink",
+              "stroke",
+              INK,
+              "stroke-width",
+              0.9);
+          mark(point[0], point[1], shown);
+          label(point[0], 206, group.label(), "middle", INK);
+          label(
+              point[0],
+              222,
+              "%d of %d, %s".formatted(read, checks.size(), shown.label()),
+              "middle",
+              Palette.verdict(shown));
+          svg.close();
+        });
+  }
+
+  /** Verdicts by shape and colour: disc, triangle, square, ring. */
+  private void mark(double x, double y, Verdict verdict) {
+    String colour = Palette.verdict(verdict);
+    Object[] look = {"class", "mark", "fill", colour, "stroke", Palette.PAPER, "stroke-width", 2.0};
+    switch (verdict) {
+      case HOLDS -> svg.circle(x, y, 9, look);
+      case WATCH -> svg.path("M%s %s l10 18 l-20 0 z".formatted(n(x), n(y - 11)), look);
+      case FAILS -> svg.rect(x - 8.5, y - 8.5, 17, 17, look);
+      case NOT_YET ->
+          svg.circle(
+              x,
+              y,
+              7.5,
+              "class",
+              "part",
+              "fill",
+              Palette.PAPER,
+              "stroke",
+              INK,
+              "stroke-width",
+              2.4);
+      default -> throw new IllegalStateException(verdict.name());
+    }
+  }
+
+  private void breakaway() {
+    Object[] chain = {
+      "class", "ink", "fill", "none", "stroke", INK, "stroke-width", 1.8, "stroke-dasharray", "4 3"
+    };
+    for (int side = -1; side <= 1; side += 2) {
+      svg.path(
+          "M%s %s Q%s %s %s %s"
+              .formatted(
+                  n(at.x(-0.16)),
+                  n(at.y(side * 0.3)),
+                  n(at.x(0.2)),
+                  n(at.y(side * 0.5)),
+                  n(at.x(0.5)),
+                  n(at.y(side * 0.22))),
+          chain);
+    }
+    svg.path(
+        "M%s %s Q%s %s %s %s"
+            .formatted(
+                n(at.x(-0.16)),
+                n(at.y(0.55)),
+                n(at.x(0.35)),
+                n(at.y(0.75)),
+                n(at.x(0.7)),
+                n(at.y(0.1))),
+        "class",
+        "work",
+        "fill",
+        "none",
+        "stroke",
+        Palette.WORK,
+        "stroke-width",
+        2.6);
+    BreakawayFacts facts = BreakawayFacts.of(file);
+    String words =
+        facts
+            .holding()
+            .map(
+                h ->
+                    "cable to the switch · chains dashed · a new battery holds "
+                        + Measure.MINUTES.text(h.seconds(), units))
+            .orElse("cable to the switch · chains dashed · no magnets to hold");
+    label(at.x(0), 214, words, "middle", INK);
+  }
+
+  private void road() {
+    List<TestStop> stops = file.stops();
+    if (stops.isEmpty()) {
+      label(at.x(0), 214, "no stop yet", "middle", INK);
+      return;
+    }
+    TestStop last = stops.get(stops.size() - 1);
+    Stop told = last.analysed();
+    double axle = sheet.si(RigField.AXLE_CENTRE);
+    if (told != null && !Double.isNaN(told.trailerForce())) {
+      double x = at.x(axle);
+      double length = Math.min(160, 14 * told.trailerForce() / 1000);
+      svg.path(
+          "M%s %s l%s 0 m-9 -6 l9 6 l-9 6".formatted(n(x), n(at.y(0)), n(length)),
+          "class",
+          "work",
+          "fill",
+          "none",
+          "stroke",
+          Palette.WORK,
+          "stroke-width",
+          3.4);
+      label(
+          x + length + 8,
+          at.y(0) + 5,
+          "F " + Measure.FORCE.text(told.trailerForce(), units),
+          "start",
+          Palette.WORK);
+    }
+    if (last.outcome().locked()) {
+      double half = sheet.si(RigField.OVERALL_WIDTH) / 2 + 0.06;
+      for (int i : file.rig().brakedAxles()) {
+        for (int side = -1; side <= 1; side += 2) {
+          mark(at.x(file.rig().axlePlaces()[i]), at.y(side * half), Verdict.FAILS);
+        }
+      }
+    }
+    label(
+        at.x(axle),
+        214,
+        "last stop: gain %s, %s%s"
+            .formatted(
+                Measure.PLAIN.number(last.gain(), units),
+                last.outcome().label().toLowerCase(java.util.Locale.ROOT),
+                told == null ? "" : ", " + Measure.DECELERATION.text(told.deceleration(), units)),
+        "middle",
+        INK);
+  }
+
+  private void handover() {
+    file.setting()
+        .ifPresent(
+            s -> {
+              double[] box = drawing.controller();
+              mark(at.x(box[0]), at.y(box[1]), Verdict.HOLDS);
+              label(
+                  at.x(box[0]),
+                  214,
+                  "gain %s, %s, %s behind"
+                      .formatted(
+                          Measure.PLAIN.number(s.gain(), units),
+                          s.surface().label().toLowerCase(java.util.Locale.ROOT),
+                          Measure.MASS.text(s.trailerMass(), units)),
+                  "middle",
+                  INK);
+            });
+    long readings = file.newestReadings().size();
+    label(
+        at.x(sheet.si(RigField.AXLE_CENTRE)),
+        214,
+        "%d of %d checks read · %d stops"
+            .formatted(readings, file.checks().size(), file.stops().size()),
+        "middle",
+        INK);
+  }
+}

@@ -1,0 +1,119 @@
+package org.jexel.app.handover;
+
+import java.time.Clock;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jexel.app.drawing.Towline;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Station;
+import org.jexel.app.job.StationPages;
+import org.jexel.app.road.TestStop;
+import org.jexel.app.security.Person;
+import org.jexel.core.braking.Stop;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Verdict;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.servlet.ModelAndView;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** Station 7: the report, as a page and as PDF. */
+@Controller
+class HandoverController {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+
+  private final JobFiles files;
+  private final StationPages pages;
+  private final TemplateEngine templates;
+  private final ReportPdf pdf;
+  private final Clock clock;
+
+  HandoverController(
+      JobFiles files, StationPages pages, TemplateEngine templates, ReportPdf pdf, Clock clock) {
+    this.files = files;
+    this.pages = pages;
+    this.templates = templates;
+    this.pdf = pdf;
+    this.clock = clock;
+  }
+
+  /** A check with its newest verdict, for the report. */
+  record CheckRow(Check check, String reading, String who, Verdict verdict) {}
+
+  /** A stop with what it tells. */
+  record StopRow(TestStop stop, Stop told) {}
+
+  @GetMapping("/jobs/{ref}/handover")
+  ModelAndView handover(@PathVariable String ref, Person person) {
+    JobFile file = files.open(ref, person);
+    return pages.page(file, Station.HANDOVER, "report", report(file));
+  }
+
+  @GetMapping("/jobs/{ref}/report.pdf")
+  ResponseEntity<byte[]> pdf(@PathVariable String ref, Person person) {
+    JobFile file = files.open(ref, person);
+    Map<String, Object> model = report(file);
+    model.put("file", file);
+    model.put("job", file.job());
+    model.put("units", file.units());
+    model.put("person", person);
+    model.put("towline", Towline.draw(file, Station.HANDOVER, ""));
+    String page = templates.process("report-pdf", new Context(Locale.UK, model));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-report.pdf\"")
+        .body(pdf.render(page));
+  }
+
+  private Map<String, Object> report(JobFile file) {
+    Map<String, Object> model = new HashMap<>();
+    model.put(
+        "checkRows",
+        file.checks().stream()
+            .map(
+                check -> {
+                  var reading = file.newestReadings().get(check.id());
+                  return new CheckRow(
+                      check,
+                      reading == null
+                          ? "not read"
+                          : check.measure().text(reading.value(), file.units()),
+                      reading == null ? "" : reading.person().name(),
+                      file.verdict(check));
+                })
+            .toList());
+    model.put("stopRows", file.stops().stream().map(s -> new StopRow(s, s.analysed())).toList());
+    model.put("setting", file.setting().orElse(null));
+    model.put("ratings", file.ratings());
+    model.put("gaps", file.gaps());
+    model.put("load", file.load());
+    model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
+    model.put("cautions", cautions(file));
+    return model;
+  }
+
+  private static List<String> cautions(JobFile file) {
+    String law =
+        "Local law and licensed practice decide what this rig needs; this report does not say that it is legal.";
+    String ratings = "Never exceed a rating, and keep the tongue share inside its band.";
+    if (!file.rig().hasElectricBrakes()) {
+      return List.of(ratings, law);
+    }
+    return List.of(
+        ratings,
+        "Trailer brakes have no anti-lock: re-set the gain when load, surface, tyres, brakes or vehicle change.",
+        "If the trailer sways, ease the manual lever on gently; never brake hard with the vehicle.",
+        "Test the breakaway with the wheels chocked; the magnets get hot.",
+        law);
+  }
+}

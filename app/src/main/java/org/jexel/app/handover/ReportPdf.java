@@ -1,0 +1,45 @@
+package org.jexel.app.handover;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.stereotype.Component;
+
+/** Turns a page of well-formed XHTML with inline SVG into a PDF, with the fonts that ship here. */
+@Component
+class ReportPdf {
+  byte[] render(String xhtml) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try {
+      PdfRendererBuilder builder = new PdfRendererBuilder();
+      font(builder, "BarlowSemiCondensed_500Medium.ttf", "Barlow Semi Condensed", 400);
+      font(builder, "BarlowSemiCondensed_700Bold.ttf", "Barlow Semi Condensed", 700);
+      font(builder, "BarlowCondensed_600SemiBold.ttf", "Barlow Condensed", 400);
+      font(builder, "SplineSansMono_500Medium.ttf", "Spline Sans Mono", 400);
+      builder.useSVGDrawer(new BatikSVGDrawer());
+      builder.withHtmlContent(xhtml, null);
+      builder.toStream(out);
+      builder.run();
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
+    builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true);
+  }
+
+  private static InputStream open(String file) {
+    try {
+      return new ClassPathResource("fonts/" + file).getInputStream();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

@@ -1,0 +1,62 @@
+package org.jexel.app.job;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jexel.app.security.Person;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what was typed, so that it survives a reload, a sign-out and a restart. */
+@Service
+@Transactional
+public class Drafts {
+  private static final int LONGEST = 200;
+
+  private final DraftRepository drafts;
+
+  Drafts(DraftRepository drafts) {
+    this.drafts = drafts;
+  }
+
+  public void keep(Job job, Person person, String form, String field, String typed, long seen) {
+    Draft draft =
+        drafts
+            .findByJobIdAndPersonIdAndFormAndField(job.id(), person.id(), form, field)
+            .orElseGet(() -> new Draft(job.id(), person.id(), form, field));
+    draft.type(typed.length() > LONGEST ? typed.substring(0, LONGEST) : typed, seen);
+    drafts.save(draft);
+  }
+
+  public void drop(Job job, Person person, String form, String field) {
+    drafts.drop(job.id(), person.id(), form, field);
+  }
+
+  public void dropForm(Job job, Person person, String form) {
+    drafts.dropForm(job.id(), person.id(), form);
+  }
+
+  /** Every draft of one person on one job. */
+  @Transactional(readOnly = true)
+  public Typed of(Job job, Person person) {
+    return new Typed(drafts.findByJobIdAndPersonId(job.id(), person.id()));
+  }
+
+  /** The drafts of one person on one job, by form and field. */
+  public static final class Typed {
+    private final Map<String, Draft> byPlace = new HashMap<>();
+
+    Typed(List<Draft> drafts) {
+      drafts.forEach(draft -> byPlace.put(draft.form() + "|" + draft.field(), draft));
+    }
+
+    public Optional<Draft> at(String form, String field) {
+      return Optional.ofNullable(byPlace.get(form + "|" + field));
+    }
+
+    public String text(String form, String field) {
+      return at(form, field).map(Draft::typed).orElse("");
+    }
+  }
+}

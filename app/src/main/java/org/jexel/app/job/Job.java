@@ -1,0 +1,158 @@
+package org.jexel.app.job;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jexel.app.rig.RigPart;
+import org.jexel.app.workshop.Workshop;
+import org.jexel.core.rig.Wish;
+
+/** A job: a tow vehicle, a trailer, a controller and a reason. */
+@Entity
+public class Job {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Workshop workshop;
+
+  private String ref;
+  private String title;
+  private String customer;
+
+  @Enumerated(EnumType.STRING)
+  private Wish wish;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private RigPart tow;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private RigPart trailer;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private RigPart controller;
+
+  private String states;
+  private byte nextStation;
+  private String nextAct;
+  private String requestKey;
+  private Instant createdAt;
+  private Instant updatedAt;
+
+  @Version private int version;
+
+  protected Job() {}
+
+  Job(Workshop workshop, String title, String customer, Wish wish, String requestKey, Instant at) {
+    this.workshop = workshop;
+    this.title = title;
+    this.customer = customer;
+    this.wish = wish;
+    this.requestKey = requestKey;
+    this.ref = "tmp-" + requestKey.substring(0, 8);
+    this.createdAt = at;
+    this.updatedAt = at;
+    this.states =
+        Arrays.stream(Station.values()).map(s -> "NOT_YET").collect(Collectors.joining(" "));
+    this.nextStation = 1;
+    this.nextAct = "";
+  }
+
+  void join(RigPart towPart, RigPart trailerPart, RigPart controllerPart) {
+    this.tow = towPart;
+    this.trailer = trailerPart;
+    this.controller = controllerPart;
+  }
+
+  /** The reference follows the row's own number, which the database gives. */
+  void number() {
+    this.ref = "J" + (1000 + id);
+  }
+
+  void stand(Progress progress, Instant at) {
+    this.states =
+        Arrays.stream(Station.values())
+            .map(station -> progress.states().get(station).name())
+            .collect(Collectors.joining(" "));
+    this.nextStation = (byte) progress.next().station().number();
+    this.nextAct = progress.next().text();
+    this.updatedAt = at;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public Workshop workshop() {
+    return workshop;
+  }
+
+  public String ref() {
+    return ref;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  public String customer() {
+    return customer;
+  }
+
+  public Wish wish() {
+    return wish;
+  }
+
+  public RigPart tow() {
+    return tow;
+  }
+
+  public RigPart trailer() {
+    return trailer;
+  }
+
+  public RigPart controller() {
+    return controller;
+  }
+
+  public String nextAct() {
+    return nextAct;
+  }
+
+  public Station nextStation() {
+    return Station.values()[nextStation - 1];
+  }
+
+  public Instant updatedAt() {
+    return updatedAt;
+  }
+
+  public Instant createdAt() {
+    return createdAt;
+  }
+
+  public Map<Station, StationState> states() {
+    return states(states);
+  }
+
+  static Map<Station, StationState> states(String stored) {
+    Map<Station, StationState> map = new EnumMap<>(Station.class);
+    String[] words = stored.split(" ");
+    for (Station station : Station.values()) {
+      map.put(station, StationState.valueOf(words[station.ordinal()]));
+    }
+    return map;
+  }
+}

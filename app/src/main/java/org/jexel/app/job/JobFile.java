@@ -1,0 +1,257 @@
+package org.jexel.app.job;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.jexel.app.bench.Reading;
+import org.jexel.app.rig.LoadLine;
+import org.jexel.app.rig.RigFigure;
+import org.jexel.app.rig.RigPart;
+import org.jexel.app.road.GainSetting;
+import org.jexel.app.road.TestStop;
+import org.jexel.app.security.Person;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Entry;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.Gap;
+import org.jexel.core.rig.GapList;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampOffer;
+import org.jexel.core.rig.LoadSheet;
+import org.jexel.core.rig.RatingCheck;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+import org.jexel.core.rig.Subject;
+import org.jexel.core.road.GainAdvice;
+import org.jexel.core.road.GainBracket;
+import org.jexel.core.road.GainScale;
+import org.jexel.core.road.Gate;
+
+/**
+ * Everything that is known of one job at one moment, and what the core says of it. The one place
+ * where entities become core records; computed parts are worked out once, on demand.
+ */
+public final class JobFile {
+  private final Job job;
+  private final Person person;
+  private final Map<FieldKey, RigFigure> figures = new LinkedHashMap<>();
+  private final List<LoadLine> loadLines;
+  private final List<Reading> readings;
+  private final List<TestStop> stops;
+  private final List<GainSetting> settings;
+  private final Drafts.Typed typed;
+  private final Rig rig;
+  private final Map<String, Object> computed = new HashMap<>();
+
+  JobFile(
+      Job job,
+      Person person,
+      ConnectorCatalog catalog,
+      List<RigFigure> figureRows,
+      List<Lamp> lampEntries,
+      List<LoadLine> loadLines,
+      List<Reading> readings,
+      List<TestStop> stops,
+      List<GainSetting> settings,
+      Drafts.Typed typed) {
+    this.job = job;
+    this.person = person;
+    this.loadLines = loadLines;
+    this.readings = readings;
+    this.stops = standing(stops, TestStop::id, TestStop::correctsId);
+    this.settings = settings;
+    this.typed = typed;
+    figureRows.forEach(row -> figures.put(row.key(), row));
+    Map<FieldKey, Entry> entries =
+        figures.entrySet().stream()
+            .filter(e -> !e.getValue().cleared())
+            .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().entry()));
+    RigSheet sheet = new RigSheet(entries, catalog);
+    this.rig =
+        new Rig(
+            sheet,
+            lamps(sheet, catalog, lampEntries),
+            loadLines.stream().map(LoadLine::item).toList());
+  }
+
+  /** The offer, with what people said of each lamp, and the lamps that they added. */
+  private static List<Lamp> lamps(RigSheet sheet, ConnectorCatalog catalog, List<Lamp> entries) {
+    boolean reversePin =
+        catalog
+            .connector(sheet.choice(RigField.PLANNED_CONNECTOR).value())
+            .has(PinFunction.REVERSE);
+    Map<String, Lamp> bySlot = new LinkedHashMap<>();
+    LampOffer.of(sheet, reversePin).forEach(lamp -> bySlot.put(lamp.slot(), lamp));
+    for (Lamp entry : entries) {
+      Lamp offered = bySlot.get(entry.slot());
+      // An offered lamp keeps its computed place; only what a person said of it is taken over.
+      bySlot.put(
+          entry.slot(), offered == null ? entry : offered.with(entry.state(), entry.technology()));
+    }
+    return new ArrayList<>(bySlot.values());
+  }
+
+  private static <T> List<T> standing(
+      List<T> rows, Function<T, Long> id, Function<T, Long> corrects) {
+    Set<Long> corrected = rows.stream().map(corrects).collect(Collectors.toSet());
+    return rows.stream().filter(row -> !corrected.contains(id.apply(row))).toList();
+  }
+
+  public Job job() {
+    return job;
+  }
+
+  public Person person() {
+    return person;
+  }
+
+  public UnitSystem units() {
+    return person.units();
+  }
+
+  public Rig rig() {
+    return rig;
+  }
+
+  public RigPart part(Subject subject) {
+    return switch (subject) {
+      case TOW -> job.tow();
+      case TRAILER -> job.trailer();
+      case CONTROLLER -> job.controller();
+    };
+  }
+
+  /** The newest row of a field, a clearing one included. */
+  public Optional<RigFigure> figureRow(FieldKey key) {
+    return Optional.ofNullable(figures.get(key));
+  }
+
+  public List<LoadLine> loadLines() {
+    return loadLines;
+  }
+
+  /** Every reading, oldest first. */
+  public List<Reading> readings() {
+    return readings;
+  }
+
+  /** The newest reading of each check. */
+  public Map<String, Reading> newestReadings() {
+    return once(
+        "newest",
+        () -> {
+          Map<String, Reading> newest = new LinkedHashMap<>();
+          readings.forEach(reading -> newest.put(reading.checkId(), reading));
+          return newest;
+        });
+  }
+
+  /** Stops that no later row corrects, oldest first. */
+  public List<TestStop> stops() {
+    return stops;
+  }
+
+  public Optional<GainSetting> setting() {
+    return settings.isEmpty() ? Optional.empty() : Optional.of(settings.get(settings.size() - 1));
+  }
+
+  public Drafts.Typed typed() {
+    return typed;
+  }
+
+  public LoadSheet load() {
+    return once("load", () -> LoadSheet.of(rig));
+  }
+
+  public List<RatingCheck> ratings() {
+    return once("ratings", () -> RatingCheck.of(rig, load(), job.workshop().tongueBand()));
+  }
+
+  public List<Gap> gaps() {
+    return once("gaps", () -> GapList.of(rig));
+  }
+
+  public Harness harness() {
+    return once("harness", () -> HarnessPlanner.plan(rig, job.workshop().stock()));
+  }
+
+  public List<Check> checks() {
+    return once(
+        "checks",
+        () -> {
+          Reading supply = newestReadings().get("supply.battery");
+          return CheckSheet.of(
+              rig,
+              harness(),
+              supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value()));
+        });
+  }
+
+  public Optional<Check> check(String id) {
+    return checks().stream().filter(check -> check.id().equals(id)).findFirst();
+  }
+
+  /** How each check stands: its newest reading against the band as it is now computed. */
+  public Verdict verdict(Check check) {
+    Reading reading = newestReadings().get(check.id());
+    return reading == null ? Verdict.NOT_YET : check.band().judge(reading.value());
+  }
+
+  public Gate gate() {
+    return once(
+        "gate",
+        () ->
+            Gate.of(
+                checks(), checks().stream().collect(Collectors.toMap(Check::id, this::verdict))));
+  }
+
+  public GainScale scale() {
+    RigSheet sheet = rig.sheet();
+    return new GainScale(
+        sheet.si(RigField.GAIN_LEAST),
+        sheet.si(RigField.GAIN_GREATEST),
+        sheet.si(RigField.GAIN_STEP));
+  }
+
+  public GainAdvice advice() {
+    return once(
+        "advice",
+        () ->
+            GainBracket.advise(
+                scale(),
+                stops.stream()
+                    .filter(stop -> stop.way() == TestStop.Way.LEVER)
+                    .map(TestStop::gainStop)
+                    .toList()));
+  }
+
+  public Progress progress() {
+    return once("progress", () -> Progress.of(this));
+  }
+
+  @SuppressWarnings("unchecked")
+  private <T> T once(String name, Supplier<T> compute) {
+    Object value = computed.get(name);
+    if (value == null) {
+      value = compute.get();
+      computed.put(name, value);
+    }
+    return (T) value;
+  }
+}

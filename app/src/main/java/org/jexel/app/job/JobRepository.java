@@ -1,0 +1,37 @@
+package org.jexel.app.job;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Jobs. */
+public interface JobRepository extends JpaRepository<Job, Long> {
+  @Query(
+      "select j from Job j join fetch j.tow join fetch j.trailer join fetch j.controller"
+          + " where j.workshop.id = :workshop and j.ref = :ref")
+  Optional<Job> find(Long workshop, String ref);
+
+  @Query(
+      value =
+          "select j from Job j where j.workshop.id = :workshop"
+              + " order by j.nextStation, j.updatedAt desc, j.id",
+      countQuery = "select count(j) from Job j where j.workshop.id = :workshop")
+  Page<Job> board(Long workshop, Pageable page);
+
+  @Query(
+      value =
+          "select j from Job j where j.workshop.id = :workshop and (lower(j.title) like :like"
+              + " or lower(j.customer) like :like or lower(j.ref) like :like)"
+              + " order by j.nextStation, j.updatedAt desc, j.id",
+      countQuery =
+          "select count(j) from Job j where j.workshop.id = :workshop and (lower(j.title) like"
+              + " :like or lower(j.customer) like :like or lower(j.ref) like :like)")
+  Page<Job> search(Long workshop, String like, Pageable page);
+
+  List<Job> findByWorkshopIdOrderById(Long workshop);
+
+  Optional<Job> findByRequestKey(String requestKey);
+}

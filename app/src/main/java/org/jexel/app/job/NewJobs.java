@@ -1,0 +1,150 @@
+package org.jexel.app.job;
+
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jexel.app.rig.RigFigure;
+import org.jexel.app.rig.RigFigureRepository;
+import org.jexel.app.rig.RigPart;
+import org.jexel.app.rig.RigPartRepository;
+import org.jexel.app.security.Person;
+import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.quantity.Provenance;
+import org.jexel.core.rig.BrakeType;
+import org.jexel.core.rig.ControllerKind;
+import org.jexel.core.rig.Entry;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Subject;
+import org.jexel.core.rig.TrailerKind;
+import org.jexel.core.rig.Wish;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Starts a job from an outline and a handful of entries; everything else is assumed. */
+@Service
+public class NewJobs {
+  private static final int LONGEST = 120;
+
+  private final JobRepository jobs;
+  private final RigPartRepository parts;
+  private final RigFigureRepository figures;
+  private final JobFiles files;
+  private final ConnectorCatalog catalog;
+  private final Clock clock;
+
+  NewJobs(
+      JobRepository jobs,
+      RigPartRepository parts,
+      RigFigureRepository figures,
+      JobFiles files,
+      ConnectorCatalog catalog,
+      Clock clock) {
+    this.jobs = jobs;
+    this.parts = parts;
+    this.figures = figures;
+    this.files = files;
+    this.catalog = catalog;
+    this.clock = clock;
+  }
+
+  /** Why the form cannot start a job, by field; empty if it can. */
+  public Map<String, String> problems(Map<String, String> typed) {
+    Map<String, String> problems = new LinkedHashMap<>();
+    text(typed, "tow", "Name the tow vehicle, so that you know it again.", problems);
+    text(typed, "trailer", "Name the trailer, so that you know it again.", problems);
+    text(typed, "customer", "Whose is it?", problems);
+    option(typed, "wish", Wish.class, problems);
+    option(typed, "kind", TrailerKind.class, problems);
+    option(typed, "brakes", BrakeType.class, problems);
+    option(typed, "controller", ControllerKind.class, problems);
+    if (!typed.getOrDefault("axles", "").matches("[123]")) {
+      problems.put("axles", "One, two or three.");
+    }
+    for (String field : new String[] {"towConnector", "trailerConnector"}) {
+      if (catalog.connectors().stream().noneMatch(c -> c.id().equals(typed.get(field)))) {
+        problems.put(field, "Choose one.");
+      }
+    }
+    return problems;
+  }
+
+  private static void text(
+      Map<String, String> typed, String field, String missing, Map<String, String> problems) {
+    String text = typed.getOrDefault(field, "").strip();
+    if (text.isEmpty()) {
+      problems.put(field, missing);
+    } else if (text.length() > LONGEST) {
+      problems.put(field, "At most 120 letters.");
+    }
+  }
+
+  private static <E extends Enum<E>> void option(
+      Map<String, String> typed, String field, Class<E> type, Map<String, String> problems) {
+    for (E value : type.getEnumConstants()) {
+      if (value.name().equals(typed.get(field))) {
+        return;
+      }
+    }
+    problems.put(field, "Choose one.");
+  }
+
+  /** Starts the job; the same request key gives the same job. Call only without problems. */
+  @Transactional
+  public Job start(Map<String, String> typed, String requestKey, Person person) {
+    return jobs.findByRequestKey(requestKey).orElseGet(() -> fresh(typed, requestKey, person));
+  }
+
+  private Job fresh(Map<String, String> typed, String requestKey, Person person) {
+    Wish wish = Wish.valueOf(typed.get("wish"));
+    String trailerName = typed.get("trailer").strip();
+    Job job =
+        new Job(
+            person.workshop(),
+            trailerName
+                + ": "
+                + wish.label().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                + wish.label().substring(1),
+            typed.get("customer").strip(),
+            wish,
+            requestKey,
+            clock.instant());
+    RigPart tow = part(person, Subject.TOW, typed.get("tow").strip());
+    RigPart trailer = part(person, Subject.TRAILER, trailerName);
+    ControllerKind kind = ControllerKind.valueOf(typed.get("controller"));
+    RigPart controller = part(person, Subject.CONTROLLER, kind.label());
+    job.join(tow, trailer, controller);
+    jobs.saveAndFlush(job);
+    job.number();
+    enter(tow, RigField.TOW_CONNECTOR, typed.get("towConnector"), person);
+    enter(trailer, RigField.TRAILER_CONNECTOR, typed.get("trailerConnector"), person);
+    enter(trailer, RigField.TRAILER_KIND, typed.get("kind"), person);
+    enter(trailer, RigField.BRAKE_TYPE, typed.get("brakes"), person);
+    enter(controller, RigField.CONTROLLER_KIND, kind.name(), person);
+    figures.save(
+        new RigFigure(
+            trailer,
+            FieldKey.of(RigField.AXLE_COUNT),
+            Entry.number(Integer.parseInt(typed.get("axles")), Provenance.MEASURED),
+            person,
+            clock.instant()));
+    figures.flush();
+    jobs.flush();
+    files.refresh(job.ref(), person);
+    return job;
+  }
+
+  private RigPart part(Person person, Subject subject, String label) {
+    return parts.save(new RigPart(person.workshop(), subject, label));
+  }
+
+  private void enter(RigPart part, RigField field, String choice, Person person) {
+    figures.save(
+        new RigFigure(
+            part,
+            FieldKey.of(field),
+            Entry.choice(choice, Provenance.MEASURED),
+            person,
+            clock.instant()));
+  }
+}

@@ -1,0 +1,11 @@
+package org.jexel.app.job;
+
+/**
+ * The single next act of a job.
+ *
+ * @param station where it is done
+ * @param card the card that it is done on
+ * @param text what to do
+ * @param waitsFor what it waits for; empty if it can be done now
+ */
+public record NextAct(Station station, String card, String text, String waitsFor) {}

@@ -1,0 +1,224 @@
+package org.jexel.app.job;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jexel.app.breakaway.BreakawayFacts;
+import org.jexel.app.cab.CabFacts;
+import org.jexel.core.check.Check;
+import org.jexel.core.harness.Circuit;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.ControllerKind;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.RatingCheck;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+import org.jexel.core.road.GainAdvice;
+
+/**
+ * How the stations of a job stand, and its single next act.
+ *
+ * @param states one for each station
+ * @param next what to do now
+ */
+public record Progress(Map<Station, StationState> states, NextAct next) {
+  /** Plate figures without which a verdict on the load means little. */
+  private static final RigField[] PLATES = {
+    RigField.KERB_MASS,
+    RigField.TOW_RATING,
+    RigField.EMPTY_MASS,
+    RigField.TRAILER_PERMITTED_MASS,
+    RigField.AXLE_RATING
+  };
+
+  private static final RigField[] LENGTHS = {
+    RigField.FEED_RUN, RigField.OVERALL_LENGTH, RigField.DRAWBAR_LENGTH
+  };
+
+  static Progress of(JobFile file) {
+    Map<Station, StationState> states = new EnumMap<>(Station.class);
+    states.put(Station.RIG, rig(file));
+    states.put(Station.HARNESS, harness(file));
+    states.put(Station.CAB, cab(file));
+    states.put(Station.BENCH, bench(file));
+    states.put(Station.BREAKAWAY, breakaway(file));
+    states.put(Station.ROAD, road(file));
+    boolean done =
+        states.values().stream().allMatch(s -> s == StationState.HOLDS || s == StationState.WATCH);
+    states.put(
+        Station.HANDOVER,
+        done
+            ? StationState.HOLDS
+            : file.readings().isEmpty() ? StationState.NOT_YET : StationState.UNDER_WAY);
+    return new Progress(states, next(file));
+  }
+
+  private static StationState rig(JobFile file) {
+    if (missing(file, PLATES).isPresent()) {
+      return StationState.UNDER_WAY;
+    }
+    Verdict ratings =
+        file.ratings().stream().map(RatingCheck::verdict).reduce(Verdict.HOLDS, Verdict::and);
+    return of(file.gaps().isEmpty() ? ratings : ratings.and(Verdict.WATCH));
+  }
+
+  private static StationState harness(JobFile file) {
+    if (missing(file, LENGTHS).isPresent()) {
+      return StationState.UNDER_WAY;
+    }
+    return of(
+        file.harness().circuits().stream()
+            .map(Circuit::verdict)
+            .reduce(Verdict.HOLDS, Verdict::and));
+  }
+
+  private static StationState cab(JobFile file) {
+    if (!file.rig().hasElectricBrakes()) {
+      return StationState.HOLDS;
+    }
+    RigSheet sheet = file.rig().sheet();
+    if (sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class) == ControllerKind.NONE) {
+      return StationState.FAILS;
+    }
+    if (sheet.choice(RigField.CONTROLLER_KIND).assumed()) {
+      return StationState.NOT_YET;
+    }
+    if (sheet.enteredOf(RigField.GAIN_GREATEST, RigField.GAIN_STEP) < 2) {
+      return StationState.UNDER_WAY;
+    }
+    return CabFacts.of(file).breaker().wireCarries() ? StationState.HOLDS : StationState.WATCH;
+  }
+
+  private static StationState bench(JobFile file) {
+    if (file.newestReadings().isEmpty()) {
+      return StationState.NOT_YET;
+    }
+    List<Verdict> verdicts = file.checks().stream().map(file::verdict).toList();
+    Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
+    return worst != Verdict.FAILS && verdicts.contains(Verdict.NOT_YET)
+        ? StationState.UNDER_WAY
+        : of(worst);
+  }
+
+  private static StationState breakaway(JobFile file) {
+    RigSheet sheet = file.rig().sheet();
+    if (!file.rig().hasElectricBrakes()) {
+      return StationState.HOLDS;
+    }
+    if (sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
+      return sheet.choice(RigField.BREAKAWAY_KIT).assumed()
+          ? StationState.NOT_YET
+          : StationState.FAILS;
+    }
+    Optional<Verdict> holding = BreakawayFacts.of(file).holding().map(h -> h.verdict());
+    return sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed()
+        ? StationState.UNDER_WAY
+        : of(holding.orElse(Verdict.WATCH));
+  }
+
+  private static StationState road(JobFile file) {
+    if (!file.rig().hasElectricBrakes() || file.setting().isPresent()) {
+      return StationState.HOLDS;
+    }
+    if (file.stops().isEmpty()) {
+      return StationState.NOT_YET;
+    }
+    return file.advice().act() == GainAdvice.Act.LOOK_FOR_FAULT
+        ? StationState.FAILS
+        : StationState.UNDER_WAY;
+  }
+
+  private static StationState of(Verdict verdict) {
+    return switch (verdict) {
+      case NOT_YET -> StationState.NOT_YET;
+      case HOLDS -> StationState.HOLDS;
+      case WATCH -> StationState.WATCH;
+      case FAILS -> StationState.FAILS;
+    };
+  }
+
+  private static Optional<RigField> missing(JobFile file, RigField... fields) {
+    for (RigField field : fields) {
+      if (!file.rig().sheet().entered(FieldKey.of(field))) {
+        return Optional.of(field);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static NextAct next(JobFile file) {
+    Optional<RigField> plate = missing(file, PLATES);
+    if (plate.isPresent()) {
+      return figure(plate.get(), "Read the plate: ");
+    }
+    Optional<RatingCheck> over =
+        file.ratings().stream().filter(r -> r.verdict() == Verdict.FAILS).findFirst();
+    if (over.isPresent()) {
+      return new NextAct(
+          Station.RIG,
+          "load",
+          "Move or leave load: " + over.get().title() + " " + over.get().words(),
+          "");
+    }
+    Optional<RigField> length = missing(file, LENGTHS);
+    if (length.isPresent()) {
+      return figure(length.get(), "Measure: ");
+    }
+    RigSheet sheet = file.rig().sheet();
+    boolean braked = file.rig().hasElectricBrakes();
+    if (braked && sheet.choice(RigField.CONTROLLER_KIND).assumed()) {
+      return new NextAct(Station.CAB, "controller", "Say which controller it is", "");
+    }
+    for (Check check : file.checks()) {
+      Verdict verdict = file.verdict(check);
+      if (verdict == Verdict.FAILS) {
+        return new NextAct(
+            Station.BENCH, check.id(), "Mend and read again: " + check.title(), "the repair");
+      }
+      if (verdict == Verdict.NOT_YET) {
+        return new NextAct(Station.BENCH, check.id(), "Read: " + check.title(), "");
+      }
+    }
+    if (braked && sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
+      return new NextAct(Station.BREAKAWAY, "kit", "Fit a breakaway and enter its battery", "");
+    }
+    if (braked && file.setting().isEmpty()) {
+      return onTheRoad(file);
+    }
+    return new NextAct(Station.HANDOVER, "report", "Print the report and hand over", "");
+  }
+
+  private static NextAct onTheRoad(JobFile file) {
+    GainAdvice advice = file.advice();
+    return switch (advice.act()) {
+      case LOOK_FOR_FAULT ->
+          new NextAct(
+              Station.ROAD, "advice", "Look for the fault: " + advice.reason(), "the cause");
+      case SETTLE ->
+          new NextAct(Station.ROAD, "settle", "Settle on gain " + mark(advice.gain()), "");
+      case TRY, CONFIRM, REPEAT ->
+          new NextAct(
+              Station.ROAD,
+              "stop",
+              advice.act().label() + " a stop at gain " + mark(advice.gain()),
+              "a level, dry, empty stretch");
+    };
+  }
+
+  private static String mark(double gain) {
+    return gain == Math.rint(gain) ? String.valueOf((long) gain) : String.valueOf(gain);
+  }
+
+  private static NextAct figure(RigField field, String verb) {
+    String what =
+        field.label().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+            + field.label().substring(1);
+    return new NextAct(
+        Station.RIG,
+        org.jexel.app.rig.RigCards.cardOf(field),
+        verb + field.subject().label().toLowerCase(java.util.Locale.ROOT) + ", " + what,
+        "");
+  }
+}

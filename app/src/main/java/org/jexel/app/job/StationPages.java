@@ -1,0 +1,34 @@
+package org.jexel.app.job;
+
+import java.util.Map;
+import java.util.UUID;
+import org.jexel.app.drawing.Towline;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Puts a station's view into the frame that every job page shares. */
+@Component
+public class StationPages {
+
+  /**
+   * @param view what the station's own template needs
+   * @param card the open card, or empty for the station's choice
+   */
+  public ModelAndView page(JobFile file, Station station, String card, Map<String, ?> view) {
+    ModelAndView page = new ModelAndView("station");
+    Progress progress = file.progress();
+    page.addAllObjects(view);
+    page.addObject("file", file);
+    page.addObject("person", file.person());
+    page.addObject("units", file.units());
+    page.addObject("job", file.job());
+    page.addObject("station", station);
+    page.addObject("rail", progress.states());
+    page.addObject("next", progress.next());
+    page.addObject("open", card);
+    page.addObject("towline", Towline.draw(file, station, card));
+    page.addObject("requestKey", UUID.randomUUID().toString());
+    page.addObject("mayChange", file.person().role().mayChange());
+    return page;
+  }
+}

@@ -1,0 +1,51 @@
+package org.jexel.app.rig;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
+import org.jexel.app.workshop.Workshop;
+import org.jexel.core.rig.Subject;
+
+/** A tow vehicle, a trailer or a controller that the workshop knows. */
+@Entity
+public class RigPart {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Workshop workshop;
+
+  @Enumerated(EnumType.STRING)
+  private Subject subject;
+
+  private String label;
+
+  @Version private int version;
+
+  protected RigPart() {}
+
+  public RigPart(Workshop workshop, Subject subject, String label) {
+    this.workshop = workshop;
+    this.subject = subject;
+    this.label = label;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public Subject subject() {
+    return subject;
+  }
+
+  public String label() {
+    return label;
+  }
+}

@@ -1,0 +1,77 @@
+package org.jexel.app.road;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import java.time.Instant;
+import org.jexel.app.job.Job;
+import org.jexel.app.security.Person;
+import org.jexel.core.braking.Surface;
+
+/** A settled gain with the load and surface that it holds for. Append-only. */
+@Entity
+public class GainSetting {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Job job;
+
+  private double gain;
+
+  @Enumerated(EnumType.STRING)
+  private Surface surface;
+
+  private double trailerMassKg;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Person person;
+
+  private Instant settledAt;
+  private String requestKey;
+
+  protected GainSetting() {}
+
+  GainSetting(
+      Job job,
+      double gain,
+      Surface surface,
+      double trailerMassKg,
+      Person person,
+      Instant at,
+      String requestKey) {
+    this.job = job;
+    this.gain = gain;
+    this.surface = surface;
+    this.trailerMassKg = trailerMassKg;
+    this.person = person;
+    this.settledAt = at;
+    this.requestKey = requestKey;
+  }
+
+  public double gain() {
+    return gain;
+  }
+
+  public Surface surface() {
+    return surface;
+  }
+
+  public double trailerMass() {
+    return trailerMassKg;
+  }
+
+  public Person person() {
+    return person;
+  }
+
+  public Instant settledAt() {
+    return settledAt;
+  }
+}

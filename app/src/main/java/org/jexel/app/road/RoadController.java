@@ -1,0 +1,130 @@
+package org.jexel.app.road;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.job.Draft;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Station;
+import org.jexel.app.job.StationPages;
+import org.jexel.app.security.Person;
+import org.jexel.core.braking.Stop;
+import org.jexel.core.braking.Surface;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.road.Outcome;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Station 6: test stops and the gain. */
+@Controller
+class RoadController {
+  private static final List<String> FIELDS =
+      List.of("gain", "way", "speed", "surface", "outcome", "distance", "seconds", "note");
+
+  /** The usual speed of a test stop, 40 km/h. */
+  private static final double USUAL_SPEED = 40 / 3.6;
+
+  private final JobFiles files;
+  private final RoadService road;
+  private final StationPages pages;
+
+  RoadController(JobFiles files, RoadService road, StationPages pages) {
+    this.files = files;
+    this.road = road;
+    this.pages = pages;
+  }
+
+  /** A stop with what it tells. */
+  record StopRow(TestStop stop, Stop told) {}
+
+  @GetMapping("/jobs/{ref}/road")
+  ModelAndView road(
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "") String card,
+      @RequestParam(required = false) Long corrects,
+      Person person) {
+    JobFile file = files.open(ref, person);
+    Map<String, Object> view = new HashMap<>();
+    Map<String, String> typed = typed(file);
+    boolean asked = file.typed().at(RoadService.FORM, "gain").map(Draft::seenId).orElse(0L) > 0;
+    view.put("typed", typed);
+    view.put(
+        "problems", asked ? road.read(file, typed, null, "").problems() : Map.<String, String>of());
+    view.put("gate", file.gate());
+    view.put("braked", file.rig().hasElectricBrakes());
+    view.put("advice", file.advice());
+    view.put("scale", file.scale());
+    view.put("setting", file.setting().orElse(null));
+    view.put("stops", file.stops().stream().map(s -> new StopRow(s, s.analysed())).toList());
+    view.put("surfaces", Surface.values());
+    view.put("outcomes", Outcome.values());
+    view.put("ways", TestStop.Way.values());
+    view.put("corrects", corrects);
+    view.put("trailerMass", file.load().mass());
+    return pages.page(file, Station.ROAD, card.isEmpty() ? "stop" : card, view);
+  }
+
+  private static Map<String, String> typed(JobFile file) {
+    Map<String, String> typed = new LinkedHashMap<>();
+    FIELDS.forEach(field -> typed.put(field, file.typed().text(RoadService.FORM, field)));
+    double advised = file.advice().gain();
+    if (typed.get("gain").isEmpty() && !Double.isNaN(advised)) {
+      typed.put("gain", mark(advised));
+    }
+    if (typed.get("speed").isEmpty()) {
+      typed.put("speed", Measure.SPEED.number(USUAL_SPEED, file.units()));
+    }
+    if (typed.get("surface").isEmpty()) {
+      List<TestStop> stops = file.stops();
+      typed.put(
+          "surface",
+          (stops.isEmpty() ? Surface.DRY_ASPHALT : stops.get(stops.size() - 1).surface()).name());
+    }
+    if (typed.get("way").isEmpty()) {
+      typed.put("way", TestStop.Way.LEVER.name());
+    }
+    return typed;
+  }
+
+  private static String mark(double gain) {
+    return gain == Math.rint(gain) ? String.valueOf((long) gain) : String.valueOf(gain);
+  }
+
+  @PostMapping("/jobs/{ref}/road/stops")
+  String record(
+      @PathVariable String ref,
+      @RequestParam Map<String, String> posted,
+      @RequestParam(required = false) Long corrects,
+      @RequestParam String requestKey,
+      Person person) {
+    JobFile file = files.open(ref, person);
+    Long known =
+        file.stops().stream().anyMatch(stop -> stop.id().equals(corrects)) ? corrects : null;
+    road.record(file, fields(posted), known, requestKey);
+    return "redirect:/jobs/{ref}/road?card=stop";
+  }
+
+  @PostMapping("/jobs/{ref}/road/draft")
+  String draft(@PathVariable String ref, @RequestParam Map<String, String> posted, Person person) {
+    road.keep(files.open(ref, person), fields(posted), false);
+    return "redirect:/jobs/{ref}/road?card=stop";
+  }
+
+  @PostMapping("/jobs/{ref}/road/settle")
+  String settle(@PathVariable String ref, @RequestParam String requestKey, Person person) {
+    road.settle(files.open(ref, person), requestKey);
+    return "redirect:/jobs/{ref}/road?card=settle";
+  }
+
+  private static Map<String, String> fields(Map<String, String> posted) {
+    Map<String, String> fields = new LinkedHashMap<>();
+    FIELDS.forEach(field -> fields.put(field, posted.getOrDefault(field, "")));
+    return fields;
+  }
+}

@@ -1,0 +1,13 @@
+package org.jexel.app.road;
+
+import java.util.List;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Test stops. */
+public interface TestStopRepository extends JpaRepository<TestStop, Long> {
+  @Query("select s from TestStop s join fetch s.person where s.job.id = :job order by s.id")
+  List<TestStop> ofJob(Long job);
+
+  boolean existsByRequestKey(String requestKey);
+}
