@@ -45,6 +45,11 @@
     input.value = key.dataset.pad === "⌫" ? input.value.slice(0, -1) : input.value + key.dataset.pad;
   });
 
+  /* The Towline folds to a strip; its place is kept, so nothing jumps. */
+  const fold = () => document.body.classList.toggle("folded", window.scrollY > 200);
+  window.addEventListener("scroll", fold, { passive: true });
+  fold();
+
   const cards = () => [...document.querySelectorAll(".card-row > h2 > a, .card-row > h3 > a, .rows td.num > a")];
   const along = (step) => {
     const all = cards();

@@ -13,9 +13,9 @@ import org.jexel.core.rig.RigSheet;
  */
 record PlanScale(double pixels, double ball, double middle) {
   static final double WIDTH = 1240;
-  static final double HEIGHT = 226;
+  static final double HEIGHT = 230;
   private static final double MARGIN = 34;
-  private static final double ACROSS = 118;
+  private static final double ACROSS = 146;
 
   static PlanScale of(Rig rig) {
     RigSheet sheet = rig.sheet();
@@ -24,7 +24,7 @@ record PlanScale(double pixels, double ball, double middle) {
     double widest = Math.max(sheet.si(RigField.TOW_WIDTH), sheet.si(RigField.OVERALL_WIDTH) + 0.3);
     double pixels = Math.min((WIDTH - 2 * MARGIN) / (vehicle + trailer), ACROSS / widest);
     double start = (WIDTH - pixels * (vehicle + trailer)) / 2;
-    return new PlanScale(pixels, start + pixels * vehicle, 106);
+    return new PlanScale(pixels, start + pixels * vehicle, 113);
   }
 
   /** Behind the ball, m, to px. */

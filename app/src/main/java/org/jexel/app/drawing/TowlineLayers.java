@@ -26,7 +26,10 @@ import org.jexel.core.rig.RigSheet;
 
 /** What each station paints on the Towline. */
 final class TowlineLayers {
-  private static final double DIMENSIONS = 200;
+  /** Distance between two wires that run side by side, px. */
+  private static final double LANE = 5;
+
+  private static final double DIMENSIONS = 206;
 
   private final JobFile file;
   private final RigSheet sheet;
@@ -100,7 +103,7 @@ final class TowlineLayers {
   /** A load arrow that points down onto the rig from above. */
   private void down(double x, String words, double tip) {
     svg.path(
-        "M%s 24 L%s %s M%s %s L%s %s L%s %s"
+        "M%s 20 L%s %s M%s %s L%s %s L%s %s"
             .formatted(
                 n(x), n(x), n(tip), n(x - 5), n(tip - 8), n(x), n(tip), n(x + 5), n(tip - 8)),
         "class",
@@ -111,7 +114,7 @@ final class TowlineLayers {
         Palette.WORK,
         "stroke-width",
         2.2);
-    label(x + 9, 36, words, "start", Palette.WORK);
+    label(x + 9, 33, words, "start", Palette.WORK);
   }
 
   private void harness() {
@@ -143,11 +146,11 @@ final class TowlineLayers {
     }
     double x = 40;
     for (PinFunction function : PinFunction.values()) {
-      if (file.rig().carries(function)) {
+      if (file.harness().spans().stream().anyMatch(span -> span.function() == function)) {
         String colour = colour(function);
-        strand("M%s 212 L%s 212".formatted(n(x), n(x + 26)), colour, "none");
+        strand("M%s 217 L%s 217".formatted(n(x), n(x + 26)), colour, "none");
         String words = code(function) + " " + function.label();
-        label(x + 32, 217, words, "start", INK);
+        label(x + 32, 222, words, "start", INK);
         x += 58 + 8.2 * words.length();
       }
     }
@@ -158,7 +161,7 @@ final class TowlineLayers {
             c ->
                 label(
                     PlanScale.WIDTH - 34,
-                    217,
+                    222,
                     "nearest its limit: %s loses %s of %s"
                         .formatted(
                             c.name(),
@@ -168,22 +171,39 @@ final class TowlineLayers {
                     INK));
   }
 
+  /**
+   * A wire keeps to its own lane: beside the middle between plug and box, and inside the rail of
+   * its side from there on.
+   */
   private void wire(Span span, Map<String, double[]> places) {
     double[] from = places.get(span.from());
     double[] to = places.get(span.to());
     if (from == null || to == null) {
       return;
     }
-    double shift = (span.function().ordinal() - 3.5) * 4.2;
-    double x1 = at.x(from[0]) + (from[1] == 0 ? 0 : shift * 0.4);
-    double y1 = at.y(from[1]) + shift;
-    double x2 = at.x(to[0]) + shift * 0.4;
-    double y2 = at.y(to[1]) + shift;
-    double bend = span.duty() == Duty.CORD ? x2 : x1 + (from[1] == 0 ? 14 + 3 * shift : 0);
+    int lane = span.function().ordinal();
+    double x1 = at.x(from[0]);
+    double y1 = lane(from[1], lane);
+    double x2 = at.x(to[0]);
+    double y2 = lane(to[1], lane);
+    if (span.duty() == Duty.ACROSS) {
+      double x = x2 + (span.function() == PinFunction.EARTH ? -4 : 4);
+      strand("M%s %s L%s %s".formatted(n(x), n(y1), n(x), n(y2)), colour(span.function()), "9 4");
+      return;
+    }
+    double bend = from[1] == 0 && to[1] != 0 ? x1 + 16 + LANE * lane : x2;
     String d =
         "M%s %s L%s %s L%s %s L%s %s"
             .formatted(n(x1), n(y1), n(bend), n(y1), n(bend), n(y2), n(x2), n(y2));
     strand(d, colour(span.function()), "9 4");
+  }
+
+  private double lane(double y, int lane) {
+    if (y == 0) {
+      return at.y(0) + (lane - 3.5) * LANE;
+    }
+    double rail = at.px(sheet.si(RigField.OVERALL_WIDTH) / 2) - 7 - LANE * lane;
+    return at.y(0) + Math.signum(y) * rail;
   }
 
   /** A wire: coloured core on a dark outline, dashed while it is only planned. */
@@ -215,7 +235,7 @@ final class TowlineLayers {
     if (!CabFacts.possible(file)) {
       label(
           at.x(-sheet.si(RigField.TOW_LENGTH) / 2),
-          214,
+          222,
           "no electric brakes: nothing to feed",
           "middle",
           INK);
@@ -261,7 +281,7 @@ final class TowlineLayers {
         1.5);
     label(
         at.x(-sheet.si(RigField.TOW_LENGTH)),
-        214,
+        222,
         "breaker %.0f A by the battery · feed %s, %s · controller · blue to the brake pin"
             .formatted(
                 facts.breaker().chosen(),
@@ -311,12 +331,18 @@ final class TowlineLayers {
               "stroke-width",
               0.9);
           mark(point[0], point[1], shown);
-          label(point[0], 206, group.label(), "middle", INK);
+          String anchor =
+              switch (group) {
+                case SOCKET -> "end";
+                case TRAILER -> "start";
+                default -> "middle";
+              };
+          label(point[0], 211, group.label(), anchor, INK);
           label(
               point[0],
-              222,
+              226,
               "%d of %d, %s".formatted(read, checks.size(), shown.label()),
-              "middle",
+              anchor,
               Palette.verdict(shown));
           svg.close();
         });
@@ -389,13 +415,13 @@ final class TowlineLayers {
                     "cable to the switch · chains dashed · a new battery holds "
                         + Measure.MINUTES.text(h.seconds(), units))
             .orElse("cable to the switch · chains dashed · no magnets to hold");
-    label(at.x(0), 214, words, "middle", INK);
+    label(at.x(0), 222, words, "middle", INK);
   }
 
   private void road() {
     List<TestStop> stops = file.stops();
     if (stops.isEmpty()) {
-      label(at.x(0), 214, "no stop yet", "middle", INK);
+      label(at.x(0), 222, "no stop yet", "middle", INK);
       return;
     }
     TestStop last = stops.get(stops.size() - 1);
@@ -431,10 +457,10 @@ final class TowlineLayers {
     }
     label(
         at.x(axle),
-        214,
+        222,
         "last stop: gain %s, %s%s"
             .formatted(
-                Measure.PLAIN.number(last.gain(), units),
+                Measure.GAIN.number(last.gain(), units),
                 last.outcome().label().toLowerCase(java.util.Locale.ROOT),
                 told == null ? "" : ", " + Measure.DECELERATION.text(told.deceleration(), units)),
         "middle",
@@ -449,10 +475,10 @@ final class TowlineLayers {
               mark(at.x(box[0]), at.y(box[1]), Verdict.HOLDS);
               label(
                   at.x(box[0]),
-                  214,
+                  222,
                   "gain %s, %s, %s behind"
                       .formatted(
-                          Measure.PLAIN.number(s.gain(), units),
+                          Measure.GAIN.number(s.gain(), units),
                           s.surface().label().toLowerCase(java.util.Locale.ROOT),
                           Measure.MASS.text(s.trailerMass(), units)),
                   "middle",
@@ -461,7 +487,7 @@ final class TowlineLayers {
     long readings = file.newestReadings().size();
     label(
         at.x(sheet.si(RigField.AXLE_CENTRE)),
-        214,
+        222,
         "%d of %d checks read · %d stops"
             .formatted(readings, file.checks().size(), file.stops().size()),
         "middle",

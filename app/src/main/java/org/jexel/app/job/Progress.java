@@ -8,6 +8,8 @@ import org.jexel.app.breakaway.BreakawayFacts;
 import org.jexel.app.cab.CabFacts;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Circuit;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.ControllerKind;
@@ -197,18 +199,20 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
           new NextAct(
               Station.ROAD, "advice", "Look for the fault: " + advice.reason(), "the cause");
       case SETTLE ->
-          new NextAct(Station.ROAD, "settle", "Settle on gain " + mark(advice.gain()), "");
+          new NextAct(
+              Station.ROAD,
+              "settle",
+              "Settle on gain " + Measure.GAIN.number(advice.gain(), UnitSystem.METRIC),
+              "");
       case TRY, CONFIRM, REPEAT ->
           new NextAct(
               Station.ROAD,
               "stop",
-              advice.act().label() + " a stop at gain " + mark(advice.gain()),
+              advice.act().label()
+                  + " a stop at gain "
+                  + Measure.GAIN.number(advice.gain(), UnitSystem.METRIC),
               "a level, dry, empty stretch");
     };
-  }
-
-  private static String mark(double gain) {
-    return gain == Math.rint(gain) ? String.valueOf((long) gain) : String.valueOf(gain);
   }
 
   private static NextAct figure(RigField field, String verb) {

@@ -13,6 +13,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.road.Outcome;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -75,7 +76,7 @@ class RoadController {
     FIELDS.forEach(field -> typed.put(field, file.typed().text(RoadService.FORM, field)));
     double advised = file.advice().gain();
     if (typed.get("gain").isEmpty() && !Double.isNaN(advised)) {
-      typed.put("gain", mark(advised));
+      typed.put("gain", Measure.GAIN.number(advised, UnitSystem.METRIC));
     }
     if (typed.get("speed").isEmpty()) {
       typed.put("speed", Measure.SPEED.number(USUAL_SPEED, file.units()));
@@ -90,10 +91,6 @@ class RoadController {
       typed.put("way", TestStop.Way.LEVER.name());
     }
     return typed;
-  }
-
-  private static String mark(double gain) {
-    return gain == Math.rint(gain) ? String.valueOf((long) gain) : String.valueOf(gain);
   }
 
   @PostMapping("/jobs/{ref}/road/stops")

@@ -61,15 +61,15 @@ public class RoadService {
   Understood read(JobFile file, Map<String, String> typed, Long corrects, String requestKey) {
     Map<String, String> problems = new LinkedHashMap<>();
     UnitSystem units = file.units();
-    Double gain = number(typed, "gain", Measure.PLAIN, units, problems, true);
+    Double gain = number(typed, "gain", Measure.GAIN, units, problems, true);
     if (gain != null && !file.scale().isMark(gain)) {
       problems.put(
           "gain",
           "No such mark. This controller goes from %s to %s in steps of %s."
               .formatted(
-                  Measure.PLAIN.number(file.scale().least(), units),
-                  Measure.PLAIN.number(file.scale().greatest(), units),
-                  Measure.PLAIN.number(file.scale().step(), units)));
+                  Measure.GAIN.number(file.scale().least(), units),
+                  Measure.GAIN.number(file.scale().greatest(), units),
+                  Measure.GAIN.number(file.scale().step(), units)));
     }
     Double speed = number(typed, "speed", Measure.SPEED, units, problems, true);
     range("speed", speed, WALKING, FASTEST, Measure.SPEED, units, problems);

@@ -1,5 +1,7 @@
 package org.jexel.app.security;
 
+import java.net.URI;
+import java.net.URISyntaxException;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
@@ -7,7 +9,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 
 /** Signing in, the first owner, and the units a person reads in. */
 @Controller
@@ -56,12 +57,18 @@ class SignInController {
   public String units(
       Person person, @RequestHeader(value = "Referer", defaultValue = "/") String from) {
     people.findById(person.id()).orElseThrow().use(person.units().other());
-    return "redirect:" + java.net.URI.create(from).getRawPath();
+    return "redirect:" + path(from);
   }
 
-  @GetMapping("/alive")
-  @ResponseBody
-  String alive() {
-    return "alive";
+  /** The page that the person came from, without host and without trust. */
+  private static String path(String referer) {
+    try {
+      URI from = new URI(referer);
+      String query = from.getRawQuery() == null ? "" : "?" + from.getRawQuery();
+      String path = from.getRawPath();
+      return path == null || !path.startsWith("/") || path.startsWith("//") ? "/" : path + query;
+    } catch (URISyntaxException e) {
+      return "/";
+    }
   }
 }

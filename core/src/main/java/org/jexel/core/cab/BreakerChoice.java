@@ -5,6 +5,7 @@ import org.jexel.core.harness.Protection;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
+import org.jexel.core.quantity.Verdict;
 
 /**
  * The breaker of the controller's supply by both schools: by braked axles, and by computation. The
@@ -18,6 +19,11 @@ import org.jexel.core.quantity.Term;
  */
 public record BreakerChoice(
     double byAxles, double byLoad, double chosen, boolean wireCarries, Sum sum) {
+
+  /** Fails when the wire would burn before the breaker opens. */
+  public Verdict verdict() {
+    return wireCarries ? Verdict.HOLDS : Verdict.FAILS;
+  }
 
   /**
    * @param brakedAxles 1 or more

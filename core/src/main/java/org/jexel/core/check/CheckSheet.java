@@ -37,6 +37,10 @@ import org.jexel.core.rig.RigField;
  */
 public final class CheckSheet {
   private static final int SHOWN_INFLUENCES = 5;
+
+  /** Parts that move a reading by less than this share of the meter's own error are not told. */
+  private static final double MENTIONABLE = 0.05;
+
   private static final double AT_SOCKET = 1;
   private static final double WITH_HELPER = 3;
 
@@ -317,7 +321,10 @@ public final class CheckSheet {
             band,
             draft.why(),
             new Sum(draft.title(), draft.formula(), terms(network, expected), expected, measure),
-            influences.stream().limit(SHOWN_INFLUENCES).toList(),
+            influences.stream()
+                .filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter)
+                .limit(SHOWN_INFLUENCES)
+                .toList(),
             draft.minutes()));
   }
 

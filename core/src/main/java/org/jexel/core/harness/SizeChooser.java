@@ -109,7 +109,11 @@ final class SizeChooser {
             waste.merge(stretch(span), span.ohms() * amps.get(span), Double::sum);
           }
         }
-        if (drop(far, amps) <= limit || waste.isEmpty()) {
+        if (drop(far, amps) <= limit) {
+          break;
+        }
+        if (waste.isEmpty()) {
+          counted(far).forEach(span -> binding.put(stretch(span), "thickest in stock"));
           break;
         }
         Stretch worst = waste.entrySet().stream().max(Map.Entry.comparingByValue()).get().getKey();
@@ -214,11 +218,11 @@ final class SizeChooser {
                 .reduce((a, b) -> a + ", " + b)
                 .orElse(""),
             verdict,
-            sum(far, loop, load, ohms, drop, back)));
+            sum(name, far, loop, load, ohms, drop, back)));
   }
 
   private static Sum sum(
-      Load far, List<Span> loop, double load, double ohms, double drop, boolean back) {
+      String name, Load far, List<Span> loop, double load, double ohms, double drop, boolean back) {
     List<Term> terms = new ArrayList<>();
     terms.add(
         Term.computed(
@@ -229,8 +233,8 @@ final class SizeChooser {
     terms.add(Term.computed("R", "copper of that loop at 40 °C", ohms, Measure.MILLIOHMS));
     terms.add(Term.computed("I", "load of the circuit", load, Measure.AMPS));
     return new Sum(
-        "Drop at " + far.label() + ": each span's R = ρ·L/A times the current beyond it",
-        "U = Σ R·I",
+        "Drop of “" + name + "”, at " + far.label(),
+        "U = Σ R·I, each span's R = ρ·l/A times the current beyond it",
         terms,
         drop,
         Measure.VOLTS);

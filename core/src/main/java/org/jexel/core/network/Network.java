@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.ejml.data.DMatrixRMaj;
+import org.ejml.dense.row.CommonOps_DDRM;
+import org.ejml.dense.row.NormOps_DDRM;
 import org.ejml.dense.row.factory.LinearSolverFactory_DDRM;
 import org.ejml.interfaces.linsol.LinearSolverDense;
 
@@ -21,6 +23,9 @@ import org.ejml.interfaces.linsol.LinearSolverDense;
 public final class Network {
   /** Leak from every node to ground, S. */
   static final double GMIN = 1e-12;
+
+  /** Greatest residual that is taken for a solution, A and V, for voltages of the order of 1 V. */
+  private static final double RESIDUAL = 1e-9;
 
   private final String ground;
   private final Map<String, Integer> nodes = new LinkedHashMap<>();
@@ -85,17 +90,26 @@ public final class Network {
       stamp(element, branches, a, b);
     }
     LinearSolverDense<DMatrixRMaj> solver = LinearSolverFactory_DDRM.lu(n);
-    if (!solver.setA(a.copy()) || solver.quality() < 1e-18) {
+    if (!solver.setA(a.copy())) {
       throw new NetworkException("The network has no unique solution near " + suspect());
     }
     DMatrixRMaj x = new DMatrixRMaj(n, 1);
     solver.solve(b, x);
-    for (int i = 0; i < n; i++) {
-      if (!Double.isFinite(x.get(i))) {
-        throw new NetworkException("The network has no unique solution near " + suspect());
-      }
+    if (!(residual(a, x, b) <= RESIDUAL * Math.max(1, NormOps_DDRM.normPInf(x)))) {
+      throw new NetworkException("The network has no unique solution near " + suspect());
     }
     return new Solution(this, branches, solver, x);
+  }
+
+  /** Greatest violation of any node or branch equation; NaN when the solution is no number. */
+  private static double residual(DMatrixRMaj a, DMatrixRMaj x, DMatrixRMaj b) {
+    DMatrixRMaj r = b.copy();
+    CommonOps_DDRM.multAdd(-1, a, x, r);
+    double worst = 0;
+    for (int i = 0; i < r.numRows; i++) {
+      worst = Double.isNaN(r.get(i)) ? Double.NaN : Math.max(worst, Math.abs(r.get(i)));
+    }
+    return worst;
   }
 
   private void stamp(Element element, Map<String, Integer> branches, DMatrixRMaj a, DMatrixRMaj b) {

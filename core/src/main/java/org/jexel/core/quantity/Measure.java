@@ -31,7 +31,9 @@ public enum Measure {
   SHARE(Unit.PERCENT, 1, Unit.PERCENT, 1),
   COUNT(Unit.ONE, 0, Unit.ONE, 0),
   PLAIN(Unit.ONE, 2, Unit.ONE, 2),
-  FINE(Unit.ONE, 3, Unit.ONE, 3);
+  FINE(Unit.ONE, 3, Unit.ONE, 3),
+  /** A mark of a controller's scale: no decimals beyond those it has. */
+  GAIN(Unit.ONE, 2, Unit.ONE, 2);
 
   private final Unit metric;
   private final int metricDecimals;
@@ -57,6 +59,9 @@ public enum Measure {
     int decimals = system == UnitSystem.METRIC ? metricDecimals : usDecimals;
     BigDecimal rounded =
         BigDecimal.valueOf(unit(system).fromSi(si)).setScale(decimals, RoundingMode.HALF_UP);
+    if (this == GAIN) {
+      rounded = rounded.stripTrailingZeros();
+    }
     return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString();
   }
 

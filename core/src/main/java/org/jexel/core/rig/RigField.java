@@ -66,9 +66,9 @@ public enum RigField {
   WEIGHED_AXLES(TRAILER, "All axles on the scale", Measure.MASS, 20, 40_000, 0, MEASURED),
 
   CONTROLLER_KIND(CONTROLLER, "Kind", ControllerKind.class, MEASURED),
-  GAIN_LEAST(CONTROLLER, "Scale, least", Measure.PLAIN, 0, 50, 0, PLATE),
-  GAIN_GREATEST(CONTROLLER, "Scale, greatest", Measure.PLAIN, 0.5, 100, 0, PLATE),
-  GAIN_STEP(CONTROLLER, "Scale, one step", Measure.PLAIN, 0.1, 10, 0, PLATE),
+  GAIN_LEAST(CONTROLLER, "Scale, least", Measure.GAIN, 0, 50, 0, PLATE),
+  GAIN_GREATEST(CONTROLLER, "Scale, greatest", Measure.GAIN, 0.5, 100, 0, PLATE),
+  GAIN_STEP(CONTROLLER, "Scale, one step", Measure.GAIN, 0.1, 10, 0, PLATE),
   CONTROLLER_DROP(CONTROLLER, "Lost at full output", Measure.VOLTS, 0, 2, 0.5, MEASURED);
 
   /** Where the options of a field come from when they are data, not an enum. */

@@ -2,6 +2,8 @@ package org.jexel.core.road;
 
 import java.util.List;
 import java.util.TreeMap;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * Closes in on the highest gain that does not lock, by halving the bracket on the controller's own
@@ -60,7 +62,9 @@ public final class GainBracket {
           stops,
           doubtful,
           "It locked at %s but not at %s. Repeat the doubtful one."
-              .formatted(mark(upper), mark(lower)));
+              .formatted(
+                  Measure.GAIN.number(upper, UnitSystem.METRIC),
+                  Measure.GAIN.number(lower, UnitSystem.METRIC)));
     }
     for (GainStop stop : stops) {
       if (stop.outcome() == Outcome.VERGE && stop.gain() == lower) {
@@ -86,7 +90,11 @@ public final class GainBracket {
       }
       double next = scale.down((scale.least() + upper) / 2);
       return advice(
-          GainAdvice.Act.TRY, next, lower, upper, "It locks at %s: halve.".formatted(mark(upper)));
+          GainAdvice.Act.TRY,
+          next,
+          lower,
+          upper,
+          "It locks at %s: halve.".formatted(Measure.GAIN.number(upper, UnitSystem.METRIC)));
     }
     boolean oneStep = verge || upper - lower <= scale.step() * 1.001;
     boolean top = scale.atLeast(lower, scale.greatest());
@@ -97,14 +105,16 @@ public final class GainBracket {
             lower,
             lower,
             upper,
-            "%s holds twice and one step more locks.".formatted(mark(lower)));
+            "%s holds twice and one step more locks."
+                .formatted(Measure.GAIN.number(lower, UnitSystem.METRIC)));
       }
       return advice(
           GainAdvice.Act.CONFIRM,
           lower,
           lower,
           upper,
-          "%s is the highest that does not lock. Confirm it once.".formatted(mark(lower)));
+          "%s is the highest that does not lock. Confirm it once."
+              .formatted(Measure.GAIN.number(lower, UnitSystem.METRIC)));
     }
     if (top) {
       return fault(
@@ -120,7 +130,8 @@ public final class GainBracket {
           scale.down(next),
           lower,
           upper,
-          "No lock up to %s: go up by half of what remains.".formatted(mark(lower)));
+          "No lock up to %s: go up by half of what remains."
+              .formatted(Measure.GAIN.number(lower, UnitSystem.METRIC)));
     }
     double next = scale.down((lower + upper) / 2);
     return advice(
@@ -128,7 +139,10 @@ public final class GainBracket {
         next,
         lower,
         upper,
-        "Between %s (free) and %s (locks): take the middle.".formatted(mark(lower), mark(upper)));
+        "Between %s (free) and %s (locks): take the middle."
+            .formatted(
+                Measure.GAIN.number(lower, UnitSystem.METRIC),
+                Measure.GAIN.number(upper, UnitSystem.METRIC)));
   }
 
   private static boolean settled(
@@ -151,9 +165,5 @@ public final class GainBracket {
   private static GainAdvice advice(
       GainAdvice.Act act, double gain, double lower, double upper, String reason) {
     return new GainAdvice(act, gain, lower, upper, reason);
-  }
-
-  private static String mark(double gain) {
-    return gain == Math.rint(gain) ? String.valueOf((long) gain) : String.valueOf(gain);
   }
 }
