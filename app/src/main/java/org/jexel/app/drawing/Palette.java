@@ -16,6 +16,9 @@ final class Palette {
   static final String AMBER_LENS = "#C98A12";
   static final String CLEAR_LENS = "#FFFFFF";
 
+  /** The page knows the family by its first name, AWT by its second. */
+  static final String LABEL_FONT = "Barlow Condensed, Barlow Condensed SemiBold";
+
   private Palette() {}
 
   static String wire(WireColour colour) {

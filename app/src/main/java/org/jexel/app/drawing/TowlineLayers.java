@@ -72,7 +72,7 @@ final class TowlineLayers {
         "font-size",
         14.0,
         "font-family",
-        "Barlow Condensed",
+        Palette.LABEL_FONT,
         "font-weight",
         600,
         "fill",

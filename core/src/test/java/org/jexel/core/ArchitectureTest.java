@@ -1,0 +1,91 @@
+package org.jexel.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "org.jexel.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule coreKnowsNoFramework =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "org.springframework..",
+              "org.hibernate..",
+              "jakarta..",
+              "org.thymeleaf..",
+              "com.fasterxml..",
+              "java.sql..",
+              "javax..");
+
+  @ArchTest
+  static final ArchRule coreReadsNoClock =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("java.time..")
+          .orShould()
+          .callMethod(System.class, "currentTimeMillis")
+          .orShould()
+          .callMethod(System.class, "nanoTime");
+
+  @ArchTest
+  static final ArchRule coreTouchesNoFiles =
+      noClasses().should().dependOnClassesThat().resideInAnyPackage("java.io..", "java.nio.file..");
+
+  @ArchTest
+  static final ArchRule packagesStandInOrder =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("quantity")
+          .definedBy("..core.quantity..")
+          .layer("connector")
+          .definedBy("..core.connector..")
+          .layer("rig")
+          .definedBy("..core.rig..")
+          .layer("harness")
+          .definedBy("..core.harness..")
+          .layer("network")
+          .definedBy("..core.network..")
+          .layer("check")
+          .definedBy("..core.check..")
+          .layer("braking")
+          .definedBy("..core.braking..")
+          .layer("road")
+          .definedBy("..core.road..")
+          .layer("cab")
+          .definedBy("..core.cab..")
+          .layer("breakaway")
+          .definedBy("..core.breakaway..")
+          .whereLayer("quantity")
+          .mayNotAccessAnyLayer()
+          .whereLayer("connector")
+          .mayOnlyAccessLayers("quantity")
+          .whereLayer("rig")
+          .mayOnlyAccessLayers("quantity", "connector")
+          .whereLayer("harness")
+          .mayOnlyAccessLayers("quantity", "connector", "rig")
+          .whereLayer("network")
+          .mayOnlyAccessLayers("quantity", "connector", "rig", "harness")
+          .whereLayer("check")
+          .mayOnlyAccessLayers("quantity", "connector", "rig", "harness", "network")
+          .whereLayer("braking")
+          .mayOnlyAccessLayers("quantity")
+          .whereLayer("road")
+          .mayOnlyAccessLayers("quantity", "braking", "check")
+          .whereLayer("cab")
+          .mayOnlyAccessLayers("quantity", "harness")
+          .whereLayer("breakaway")
+          .mayOnlyAccessLayers("quantity");
+
+  @ArchTest
+  static final ArchRule noCircles =
+      slices().matching("org.jexel.core.(*)..").should().beFreeOfCycles();
+}

@@ -1,0 +1,200 @@
+package org.jexel.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.jexel.core.Rigs;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.Network;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.RigState;
+import org.jexel.core.network.Tolerance;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+
+class CheckSheetTest {
+  private static List<Check> sheet(Rig rig, OptionalDouble supply) {
+    return CheckSheet.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES), supply);
+  }
+
+  private static Check check(Rig rig, String id, double supply) {
+    return sheet(rig, OptionalDouble.of(supply)).stream()
+        .filter(c -> c.id().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void anUnbrakedTrailerHasNoBrakeChecks() {
+    assertThat(sheet(Rigs.unbraked(), OptionalDouble.empty()))
+        .extracting(Check::id)
+        .containsExactly("supply.battery", "socket.tail", "socket.left", "socket.right");
+  }
+
+  @Test
+  void aBrakedTrailerIsCheckedFromTheSupplyToTheBrakes() {
+    List<Check> checks = sheet(Rigs.twoAxles(), OptionalDouble.empty());
+    assertThat(checks.get(0).id()).isEqualTo("supply.battery");
+    assertThat(checks)
+        .extracting(Check::id)
+        .endsWith("brake.resistance", "brake.volts", "brake.amps");
+    assertThat(checks).extracting(Check::group).isSortedAccordingTo((a, b) -> a.compareTo(b));
+    Set<String> ids = new HashSet<>();
+    assertThat(checks).allSatisfy(c -> assertThat(ids.add(c.id())).isTrue());
+  }
+
+  @Test
+  void aPinWithoutLoadShowsTheBattery() {
+    for (Check check : sheet(Rigs.twoAxles(), OptionalDouble.of(12.45))) {
+      if (check.group() == Check.Group.SOCKET) {
+        assertThat(check.band().expected()).as(check.id()).isCloseTo(12.45, within(1e-3));
+      }
+    }
+  }
+
+  @Test
+  void aBatteryThatWasReadMovesAndNarrowsWhatFollows() {
+    Rig rig = Rigs.twoAxles();
+    Band assumed = sheet(rig, OptionalDouble.empty()).get(1).band();
+    Band read = sheet(rig, OptionalDouble.of(12.31)).get(1).band();
+    assertThat(read.expected()).isLessThan(assumed.expected());
+    assertThat(read.high() - read.low()).isLessThan((assumed.high() - assumed.low()) / 3);
+  }
+
+  @Test
+  void theBrakeCircuitIsTheMagnetsSideBySideAndItsCopper() {
+    Band two = check(Rigs.oneAxle(), "brake.resistance", 12.6).band();
+    Band four = check(Rigs.twoAxles(), "brake.resistance", 12.6).band();
+    assertThat(two.expected()).isBetween(3.2 / 2, 3.2 / 2 + 0.12);
+    assertThat(four.expected()).isBetween(3.2 / 4, 3.2 / 4 + 0.12);
+  }
+
+  @Test
+  void oneMagnetOffIsOutsideTheBandAndOneShortedToo() {
+    Band two = check(Rigs.oneAxle(), "brake.resistance", 12.6).band();
+    assertThat(two.judge(3.3)).isEqualTo(Verdict.FAILS);
+    assertThat(two.judge(0.9)).isEqualTo(Verdict.FAILS);
+    Band four = check(Rigs.twoAxles(), "brake.amps", 12.6).band();
+    assertThat(four.judge(four.expected() * 0.75)).isEqualTo(Verdict.FAILS);
+  }
+
+  @Test
+  void anActuatorShowsItsSignalInput() {
+    Rig rig =
+        Rigs.rig(
+            Rigs.sheet(
+                RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
+                RigField.TOW_CONNECTOR, "blade-7",
+                RigField.TRAILER_CONNECTOR, "blade-7"));
+    assertThat(check(rig, "brake.resistance", 12.6).band().expected())
+        .isCloseTo(10_000, within(1.0));
+  }
+
+  /** Healthy rigs drawn from the stated tolerances read inside the band about 95 times in 100. */
+  @Test
+  void theBandHoldsAboutNineteenHealthyRigsOfTwenty() {
+    Rig rig = Rigs.twoAxles();
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    RigNetwork nominal = RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true));
+    Band volts =
+        CheckSheet.of(rig, harness, OptionalDouble.empty()).stream()
+            .filter(c -> c.id().equals("brake.volts"))
+            .findFirst()
+            .orElseThrow()
+            .band();
+    Random random = new Random(20);
+    int tries = 2000;
+    int inside = 0;
+    for (int i = 0; i < tries; i++) {
+      Network drawn = drawn(nominal, random);
+      double reading = drawn.solve().volts("sock_brake", "sock_earth");
+      reading += random.nextGaussian() * (0.005 * reading + 0.02) / 2;
+      if (volts.judge(reading) == Verdict.HOLDS) {
+        inside++;
+      }
+    }
+    assertThat((double) inside / tries).isBetween(0.93, 0.995);
+  }
+
+  /** The same network with every parameter drawn inside its tolerance, taken as two deviations. */
+  private static Network drawn(RigNetwork nominal, Random random) {
+    Map<String, Double> drawn = new HashMap<>();
+    for (Tolerance t : nominal.tolerances()) {
+      double z = random.nextGaussian() / 2;
+      drawn.put(t.element(), t.nominal() + (z < 0 ? z * t.below() : z * t.above()));
+    }
+    Network network = new Network(Harness.BATTERY_MINUS);
+    for (Element e : nominal.network().elements()) {
+      double value = drawn.getOrDefault(e.name(), Double.NaN);
+      network.add(
+          e instanceof Element.Resistor r && drawn.containsKey(e.name())
+              ? new Element.Resistor(r.name(), r.a(), r.b(), Math.max(1e-6, value))
+              : e instanceof Element.Source s
+                  ? new Element.Source(s.name(), s.plus(), s.minus(), value, s.ohms())
+                  : e instanceof Element.Converter c
+                      ? new Element.Converter(
+                          c.name(), c.in(), c.out(), c.share(), Math.max(0, value))
+                      : e);
+    }
+    return network;
+  }
+
+  @Property
+  void aVerdictNeverImprovesFurtherFromTheBand(
+      @ForAll @DoubleRange(min = 0, max = 3) double near,
+      @ForAll @DoubleRange(min = 0, max = 3) double more) {
+    Band band = new Band(12, 11.8, 12.3);
+    assertThat(band.judge(12.3 + near + more)).isGreaterThanOrEqualTo(band.judge(12.3 + near));
+    assertThat(band.judge(11.8 - near - more)).isGreaterThanOrEqualTo(band.judge(11.8 - near));
+  }
+
+  @Test
+  void insideHoldsJustOutsideIsWatchedFurtherFails() {
+    Band band = new Band(12, 11.8, 12.2);
+    assertThat(band.judge(12.2)).isEqualTo(Verdict.HOLDS);
+    assertThat(band.judge(12.35)).isEqualTo(Verdict.WATCH);
+    assertThat(band.judge(12.41)).isEqualTo(Verdict.FAILS);
+    assertThatThrownBy(() -> new Band(1, 2, 3)).hasMessageContaining("does not hold");
+  }
+
+  @Test
+  void everyCheckTellsWhereToStandWhatToHoldAndWhy() {
+    for (Check check : sheet(Rigs.twoAxles(), OptionalDouble.empty())) {
+      assertThat(check.state()).isNotBlank();
+      assertThat(check.place()).isNotBlank();
+      assertThat(check.red()).isNotEqualTo(check.black());
+      assertThat(check.why()).isNotBlank();
+      assertThat(check.sum().si()).isEqualTo(check.band().expected());
+      for (Verdict verdict : Verdict.values()) {
+        assertThat(check.meaning(verdict, 0)).endsWith(".");
+        assertThat(check.meaning(verdict, 1e4)).isNotBlank();
+      }
+    }
+  }
+
+  @Test
+  void ohmsAreToldInOhmsAndTheMagnetsWidenThemMost() {
+    Check check = check(Rigs.oneAxle(), "brake.resistance", 12.6);
+    assertThat(check.measure()).isEqualTo(Measure.OHMS);
+    assertThat(check.function()).isEqualTo(PinFunction.BRAKE);
+    assertThat(check.influences().get(0).element()).startsWith("magnet_");
+  }
+}

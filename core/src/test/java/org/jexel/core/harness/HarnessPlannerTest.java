@@ -1,0 +1,180 @@
+package org.jexel.core.harness;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jexel.core.Rigs;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.RigState;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class HarnessPlannerTest {
+  static Stream<Rig> rigs() {
+    return Stream.of(
+        Rigs.oneAxle(),
+        Rigs.twoAxles(),
+        Rigs.unbraked(),
+        Rigs.rig(
+            Rigs.sheet(
+                RigField.AXLE_COUNT, 3,
+                RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
+                RigField.TOW_CONNECTOR, "blade-7",
+                RigField.TRAILER_CONNECTOR, "blade-7",
+                RigField.OVERALL_LENGTH, 9.5,
+                RigField.OVERALL_WIDTH, 2.4,
+                RigField.TRAILER_KIND, "PLANT")),
+        Rigs.rig(
+            Rigs.sheet(
+                RigField.TOW_CONNECTOR, "flat-7",
+                RigField.TRAILER_CONNECTOR, "flat-7",
+                RigField.BRAKE_TYPE, "ELECTRIC",
+                RigField.LAMP_TECHNOLOGY, "LED")));
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void everyLoadHasOnePathToTheBatteryAndOneBack(Rig rig) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    for (Load load : harness.loads()) {
+      List<Span> out = Harness.path(harness.spans(), load.feed());
+      List<Span> back = Harness.path(harness.spans(), load.back());
+      assertThat(out.get(0).from()).as(load.name()).isEqualTo(Harness.BATTERY_PLUS);
+      assertThat(back.get(0).from()).as(load.name()).isEqualTo(Harness.BATTERY_MINUS);
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void noPointIsFedTwice(Rig rig) {
+    Set<String> fed = new HashSet<>();
+    for (Span span : HarnessPlanner.plan(rig, WireSize.GAUGES).spans()) {
+      assertThat(fed.add(span.to())).as(span.to()).isTrue();
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void noWireCarriesMoreThanItMay(Rig rig) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Harness.currents(harness.spans(), harness.loads())
+        .forEach(
+            (span, amps) -> assertThat(amps).as(span.to()).isLessThanOrEqualTo(span.size().amps()));
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void aCircuitThatHoldsKeepsItsDropInsideItsLimit(Rig rig) {
+    for (Circuit circuit : HarnessPlanner.plan(rig, WireSize.GAUGES).circuits()) {
+      if (circuit.verdict() == Verdict.HOLDS) {
+        assertThat(circuit.drop()).as(circuit.name()).isLessThanOrEqualTo(circuit.limit());
+      } else {
+        assertThat(circuit.binding()).as(circuit.name()).contains("thickest");
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void aRunThatBrakesIsNeverThinnerThanItsLeastSize(Rig rig) {
+    for (Span span : HarnessPlanner.plan(rig, WireSize.METRIC).spans()) {
+      if (span.duty() == Duty.TRUNK) {
+        assertThat(span.size().area()).isGreaterThanOrEqualTo(3.3e-6);
+      } else if (span.duty() == Duty.ACROSS) {
+        assertThat(span.size().area()).isGreaterThanOrEqualTo(2.0e-6);
+      } else {
+        assertThat(span.size().area()).isGreaterThanOrEqualTo(1.0e-6);
+      }
+    }
+  }
+
+  @Test
+  void theFrameIsNeverTheReturnOfTheBrakes() {
+    Harness harness = HarnessPlanner.plan(Rigs.twoAxles(), WireSize.GAUGES);
+    harness.loads().stream()
+        .filter(load -> load.kind() == Load.Kind.MAGNET)
+        .forEach(
+            load ->
+                assertThat(Harness.path(harness.spans(), load.back()))
+                    .extracting(Span::circuit)
+                    .contains("brake return"));
+  }
+
+  @Test
+  void eachMagnetIsFedOnceAndTheFarOneOverTheNearOne() {
+    Harness harness = HarnessPlanner.plan(Rigs.twoAxles(), WireSize.GAUGES);
+    assertThat(harness.loads().stream().filter(l -> l.kind() == Load.Kind.MAGNET)).hasSize(4);
+    assertThat(Harness.path(harness.spans(), "brake_axle2_right"))
+        .extracting(Span::to)
+        .containsSubsequence("brake_axle1_left", "brake_axle2_left", "brake_axle2_right");
+  }
+
+  @Test
+  void theCordIsTheDrawbarAndItsSlack() {
+    Rig rig = Rigs.rig(Rigs.sheet(RigField.DRAWBAR_LENGTH, 1.5));
+    assertThat(
+            HarnessPlanner.plan(rig, WireSize.GAUGES).spans().stream()
+                .filter(span -> span.duty() == Duty.CORD))
+        .isNotEmpty()
+        .allSatisfy(span -> assertThat(span.length()).isCloseTo(2.1, within(1e-9)));
+  }
+
+  @Test
+  void aLongerFrameMakesLongerRunsAndNoThinnerTrunk() {
+    Harness near = HarnessPlanner.plan(brakedAt(4.5), WireSize.GAUGES);
+    Harness far = HarnessPlanner.plan(brakedAt(9.0), WireSize.GAUGES);
+    assertThat(total(far)).isGreaterThan(total(near));
+    assertThat(trunk(far).size().area()).isGreaterThanOrEqualTo(trunk(near).size().area());
+  }
+
+  private static Rig brakedAt(double length) {
+    return Rigs.rig(
+        Rigs.sheet(
+            RigField.OVERALL_LENGTH, length,
+            RigField.BRAKE_TYPE, "ELECTRIC",
+            RigField.TOW_CONNECTOR, "blade-7",
+            RigField.TRAILER_CONNECTOR, "blade-7"));
+  }
+
+  private static double total(Harness harness) {
+    return harness.spans().stream().mapToDouble(Span::length).sum();
+  }
+
+  private static Span trunk(Harness harness) {
+    return harness.spans().stream().filter(s -> s.duty() == Duty.TRUNK).findFirst().orElseThrow();
+  }
+
+  @Test
+  void theDropInTheTableIsTheDropOfTheNetworkButForContactsAndSaggingLoads() {
+    Rig rig = Rigs.oneAxle();
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Circuit brake =
+        harness.circuits().stream().filter(c -> c.name().equals("brake")).findFirst().orElseThrow();
+    var solution =
+        RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true)).network().solve();
+    double atMagnet = solution.volts("brake_axle1_right", "bret_axle1_right");
+    double amps = solution.amps("controller");
+    double lost = 12.6 - 0.3 - atMagnet;
+    assertThat(lost).isCloseTo(brake.drop() * amps / brake.amps() + amps * 0.040, within(0.06));
+  }
+
+  @Test
+  void aStopPinFeedsBothRearLampsByItself() {
+    Rig rig =
+        Rigs.rig(
+            Rigs.sheet(RigField.TOW_CONNECTOR, "flat-7", RigField.TRAILER_CONNECTOR, "flat-7"));
+    assertThat(
+            HarnessPlanner.plan(rig, WireSize.GAUGES).loads().stream()
+                .filter(load -> load.function() == PinFunction.STOP))
+        .hasSize(2);
+  }
+}
