@@ -14,7 +14,17 @@
 
   /* Enter fires "change" and then "submit": the draft that the first would send is not wanted. */
   let submitted = 0;
-  document.addEventListener("submit", () => { submitted = Date.now(); }, true);
+  document.addEventListener("submit", () => {
+    submitted = Date.now();
+    if (document.activeElement.matches("input")) document.activeElement.blur();
+  }, true);
+  /* After a record the hand goes on: to the field that asks, else to the next act. */
+  document.addEventListener("htmx:afterSettle", () => {
+    if (Date.now() - submitted > 5000) return;
+    submitted = 0;
+    const asks = document.querySelector(".do [aria-invalid=true]");
+    (asks || document.getElementById("next-act")).focus({ preventScroll: true });
+  });
   document.addEventListener("htmx:beforeRequest", (event) => {
     const path = event.detail.requestConfig.path;
     if (path.endsWith("/draft") && Date.now() - submitted < 1500) event.preventDefault();

@@ -26,7 +26,7 @@ public final class Outline {
           case STALL -> new Shape(2.9, 2.0, 1);
           case CABIN -> new Shape(4.2, 2.2, 2);
         };
-    Svg svg = new Svg(186, 98, kind.label());
+    Svg svg = new Svg(186, 98, "img", kind.label());
     double start = 34;
     double bed = GROUND - 0.62 * SCALE;
     double length = shape.bed() * SCALE;

@@ -15,13 +15,16 @@ final class Svg {
   private final StringWriter text = new StringWriter();
   private final XMLStreamWriter xml;
 
-  Svg(double width, double height, String label) {
+  /**
+   * @param role "img" for a picture, "group" for one with parts that can be picked
+   */
+  Svg(double width, double height, String role, String label) {
     try {
       xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
       xml.writeStartElement("svg");
       xml.writeDefaultNamespace(NAMESPACE);
       attribute("viewBox", "0 0 " + n(width) + " " + n(height));
-      attribute("role", "img");
+      attribute("role", role);
       attribute("aria-label", label);
     } catch (XMLStreamException e) {
       throw new IllegalStateException(e);

@@ -23,6 +23,7 @@ public final class Towline {
         new Svg(
             PlanScale.WIDTH,
             PlanScale.HEIGHT,
+            "group",
             "%s and %s in plan, nose to the left"
                 .formatted(file.job().tow().label(), file.job().trailer().label()));
     svg.line(

@@ -27,7 +27,7 @@ class SignInThrottle extends OncePerRequestFilter {
 
   @Override
   protected boolean shouldNotFilter(HttpServletRequest request) {
-    return !("POST".equals(request.getMethod()) && "/sign-in".equals(request.getServletPath()));
+    return !("POST".equals(request.getMethod()) && "/sign-in".equals(request.getRequestURI()));
   }
 
   @Override

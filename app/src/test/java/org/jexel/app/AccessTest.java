@@ -1,0 +1,177 @@
+package org.jexel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.header;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.jsonPath;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.security.Person;
+import org.jexel.app.security.PersonRepository;
+import org.jexel.app.security.Role;
+import org.jexel.app.workshop.Workshop;
+import org.jexel.app.workshop.WorkshopRepository;
+import org.jexel.core.rig.TongueBand;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** Who may see and change what. */
+@AppTest
+class AccessTest {
+  private static final List<String> CHANGES =
+      List.of(
+          "/jobs",
+          "/jobs/J1001/figures/vehicle",
+          "/jobs/J1001/rig/lamps",
+          "/jobs/J1001/rig/lamps/add",
+          "/jobs/J1001/rig/load",
+          "/jobs/J1001/rig/load/1/remove",
+          "/jobs/J1001/bench/supply.battery",
+          "/jobs/J1001/bench/supply.battery/draft",
+          "/jobs/J1001/road/stops",
+          "/jobs/J1001/road/draft",
+          "/jobs/J1001/road/settle");
+
+  @Autowired private MockMvc mvc;
+  @Autowired private PersonRepository people;
+  @Autowired private WorkshopRepository workshops;
+  @Autowired private PasswordEncoder passwords;
+
+  @Value("${jexel.data}")
+  private String data;
+
+  private String token() throws Exception {
+    return Files.readString(Path.of(data, "demo-token")).strip();
+  }
+
+  @Test
+  void aViewerChangesNothingByRequest() throws Exception {
+    Walker viewer = new Walker(mvc, "viewer");
+    for (String path : CHANGES) {
+      assertThat(viewer.post(path, Map.of("requestKey", "v")).getStatus()).as(path).isEqualTo(403);
+    }
+  }
+
+  @Test
+  void aViewersPagesOfferNoForms() throws Exception {
+    Walker viewer = new Walker(mvc, "viewer");
+    assertThat(viewer.page("/")).doesNotContain("id=\"new-job\"");
+    assertThat(viewer.page("/jobs/J1003/rig?card=vehicle")).contains("<fieldset disabled");
+    assertThat(viewer.page("/jobs/J1003/bench")).doesNotContain("name=\"reading\"");
+    assertThat(viewer.page("/jobs/J1003/road")).doesNotContain("Record the stop");
+  }
+
+  @Test
+  void nobodyPostsWithoutTheFormsOwnToken() throws Exception {
+    Walker electrician = new Walker(mvc, "electrician");
+    for (String path : CHANGES) {
+      assertThat(electrician.postWithoutCsrf(path)).as(path).isEqualTo(403);
+    }
+  }
+
+  @Test
+  void aStrangerIsSentToTheSignIn() throws Exception {
+    for (String path : List.of("/", "/jobs/J1001/rig", "/jobs/J1001/report.pdf", "/jobs/new")) {
+      mvc.perform(get(path)).andExpect(redirectedUrlPattern("**/sign-in"));
+    }
+  }
+
+  @Test
+  void aJobOfAnotherWorkshopDoesNotExist() throws Exception {
+    Workshop other =
+        workshops.save(
+            new Workshop(
+                "Hill Workshop",
+                ZoneOffset.UTC,
+                TongueBand.LIGHT_COUPLINGS,
+                Workshop.WireStock.METRIC));
+    people.save(
+        new Person(other, "owner-hill", "Orla Venn", passwords.encode("owner-hill-1"), Role.OWNER));
+    Walker stranger = new Walker(mvc, "owner-hill");
+    for (String path : List.of("/jobs/J1001/rig", "/jobs/J1006/report.pdf", "/jobs/J1003/road")) {
+      assertThat(stranger.answer(path).getStatus()).as(path).isEqualTo(404);
+    }
+    assertThat(stranger.post("/jobs/J1001/figures/vehicle", Map.of("KERB_MASS.0", "1")).getStatus())
+        .isEqualTo(404);
+    assertThat(stranger.page("/")).doesNotContain("J1001").contains("No job yet");
+  }
+
+  @Test
+  void guessingPasswordsIsSlowedDown() throws Exception {
+    for (int i = 0; i < 10; i++) {
+      signIn("guessed", "wrong" + i, "/sign-in?refused");
+    }
+    signIn("guessed", "wrong", "/sign-in?wait");
+  }
+
+  @Test
+  void theRightPasswordLeadsToTheBoard() throws Exception {
+    signIn("owner", "owner-valley", "/");
+    signIn("owner", "owner-Valley", "/sign-in?refused");
+  }
+
+  private void signIn(String name, String password, String leadsTo) throws Exception {
+    mvc.perform(post("/sign-in").with(csrf()).param("username", name).param("password", password))
+        .andExpect(redirectedUrl(leadsTo));
+  }
+
+  @Test
+  void theFirstOwnerPageWorksOnlyOnAnEmptyInstallation() throws Exception {
+    mvc.perform(get("/first-owner")).andExpect(redirectedUrl("/sign-in"));
+    long before = people.count();
+    mvc.perform(
+            post("/first-owner")
+                .with(csrf())
+                .param("workshop", "Mine")
+                .param("name", "Me")
+                .param("signIn", "me")
+                .param("password", "long-enough-1"))
+        .andExpect(redirectedUrl("/sign-in"));
+    assertThat(people.count()).isEqualTo(before);
+  }
+
+  @Test
+  void theProgrammingInterfaceTakesABearerTokenAlone() throws Exception {
+    mvc.perform(get("/api/jobs"))
+        .andExpect(status().isUnauthorized())
+        .andExpect(header().string("WWW-Authenticate", "Bearer"));
+    mvc.perform(get("/api/jobs").header("Authorization", "Bearer nonsense"))
+        .andExpect(status().isUnauthorized());
+    mvc.perform(get("/api/jobs").header("Authorization", "Bearer " + token()))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$[0].ref").value("J1001"))
+        .andExpect(jsonPath("$[0].title").exists())
+        .andExpect(jsonPath("$[0].stations.rig").exists())
+        .andExpect(jsonPath("$[5].stations.handover").value("holds"));
+  }
+
+  @Test
+  void theTokenFileIsForItsOwnerOnly() throws Exception {
+    assertThat(
+            PosixFilePermissions.toString(
+                Files.getPosixFilePermissions(Path.of(data, "demo-token"))))
+        .isEqualTo("rw-------");
+    assertThat(token()).hasSizeGreaterThanOrEqualTo(32);
+  }
+
+  @Test
+  void theProgrammingInterfaceDescribesItself() throws Exception {
+    mvc.perform(get("/api/openapi"))
+        .andExpect(status().isOk())
+        .andExpect(jsonPath("$.paths['/api/jobs'].get.summary").exists())
+        .andExpect(jsonPath("$.components.securitySchemes.token.scheme").value("bearer"));
+  }
+}

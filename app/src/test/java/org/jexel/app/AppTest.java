@@ -1,0 +1,23 @@
+package org.jexel.app;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
+import org.springframework.boot.test.context.SpringBootTest;
+
+/** A test against the whole application on a real MariaDB; {@code ./test} starts it. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(
+    webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+    properties = {
+      "jexel.demo=true",
+      "jexel.data=${JEXEL_TEST_DATA:target/test-data}",
+      "spring.datasource.hikari.maximum-pool-size=8",
+      "spring.jpa.properties.hibernate.generate_statistics=true",
+      "logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"
+    })
+@AutoConfigureMockMvc
+public @interface AppTest {}

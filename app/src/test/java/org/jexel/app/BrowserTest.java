@@ -1,0 +1,335 @@
+package org.jexel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.support.ui.Select;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** The interface as a person uses it: real pages, real database, real browser, no mouse. */
+@AppTest
+class BrowserTest {
+  @LocalServerPort private int port;
+
+  private Browser browser;
+
+  @BeforeEach
+  void open() {
+    browser = new Browser(port);
+  }
+
+  @AfterEach
+  void close() {
+    browser.close();
+  }
+
+  /** Types into a figure of the open card and waits until it is taken. */
+  private void figure(String code, String typed) {
+    String id = "#f-" + code.toLowerCase().replace('_', '-') + "-0";
+    browser.at(id).sendKeys(typed, Keys.TAB);
+    browser.await(
+        code + " is taken",
+        () ->
+            browser
+                .at("[name='" + code + ".0.seen']")
+                .getDomAttribute("value")
+                .matches("[1-9]\\d*"));
+  }
+
+  private void choose(String code, String option) {
+    String id = "#f-" + code.toLowerCase().replace('_', '-') + "-0";
+    new Select(browser.at(id))
+        .getOptions().stream().filter(o -> o.getText().equals(option)).findFirst().orElseThrow();
+    browser.at(id).sendKeys(option);
+    browser.at(id).sendKeys(Keys.TAB);
+    browser.await(
+        code + " is chosen",
+        () ->
+            browser
+                .at("[name='" + code + ".0.seen']")
+                .getDomAttribute("value")
+                .matches("[1-9]\\d*"));
+  }
+
+  private void card(String card) {
+    browser.at("#card-" + card + " > h2 > a").sendKeys(Keys.ENTER);
+    browser.await(card + " is open", () -> browser.has("#card-" + card + ".open"));
+  }
+
+  @Test
+  void oneJobFromTheSignInToThePdfWithoutAMouse() throws Exception {
+    browser.signIn("electrician");
+    browser.at("#new-job").sendKeys(Keys.ENTER);
+    browser.at("input[name=kind][value=FLATBED]").sendKeys(Keys.SPACE);
+    browser.at("#trailer").sendKeys("Hay wagon");
+    browser.at("#tow").sendKeys("Yellow pick-up");
+    browser.at("#customer").sendKeys("Lower Farm");
+    browser.at("#wish").sendKeys("New controller");
+    browser.at("input[name=axles][value='1']").sendKeys(Keys.SPACE);
+    browser.at("#brakes").sendKeys("Electric");
+    browser.at("#towConnector").sendKeys("7-way blade");
+    browser.at("#trailerConnector").sendKeys("7-way blade");
+    browser.at("#controller").sendKeys("Under-dash");
+    browser.at("#controller").sendKeys(Keys.ENTER);
+    browser.at("button.act[type=submit]").sendKeys(Keys.ENTER);
+    browser.await("the rig", () -> browser.path().endsWith("/rig"));
+    String job = browser.path().split("/")[2];
+
+    figure("KERB_MASS", "2100");
+    figure("TOW_RATING", "2800");
+    card("supply");
+    figure("FEED_RUN", "6");
+    card("trailer");
+    figure("EMPTY_MASS", "520");
+    figure("TRAILER_PERMITTED_MASS", "1500");
+    figure("OVERALL_LENGTH", "4.4");
+    figure("DRAWBAR_LENGTH", "1.3");
+    card("axles");
+    figure("AXLE_RATING", "1600");
+    card("connection");
+    choose("BREAKAWAY_KIT", "Own box and battery");
+    figure("BREAKAWAY_CAPACITY", "7 Ah");
+
+    browser.press(Keys.ESCAPE);
+    browser.at("body").sendKeys("n");
+    browser.await("the bench", () -> browser.path().contains("/bench"));
+    for (int i = 0; i < 20 && browser.path().contains("/bench"); i++) {
+      read();
+      String from = browser.path();
+      browser.press("n");
+      browser.await("the next act", () -> !browser.path().equals(from));
+    }
+
+    assertThat(browser.path()).contains("/road");
+    stop("FIRM", "29.5");
+    browser.await("the next gain", () -> browser.text("#card-stop h2").contains("7.5"));
+    stop("LOCKED", "22");
+    browser.await("the next gain", () -> browser.text("#card-stop h2").contains("gain 6"));
+    stop("VERGE", "25");
+    browser.await("a confirmation", () -> browser.text("#card-stop h2").contains("Confirm gain 6"));
+    stop("FIRM", "25.5");
+    browser.at("#card-settle button").sendKeys(Keys.ENTER);
+    browser.await("the setting", () -> browser.text("#card-stop h2").contains("Settled on gain 6"));
+
+    browser.at("body").sendKeys("7");
+    browser.await("the report", () -> browser.path().contains("/handover"));
+    assertThat(browser.text(".report")).contains("Gain 6 on dry asphalt", "Hay wagon");
+    byte[] pdf = fetch(browser.at("#pdf").getDomAttribute("href"));
+    assertThat(new String(pdf, 0, 5, java.nio.charset.StandardCharsets.US_ASCII))
+        .isEqualTo("%PDF-");
+
+    assertThat(browser.path()).contains(job);
+    assertThat(browser.strangers()).isEmpty();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  /** Reads the open check at its expected value, typed with a decimal comma. */
+  private void read() {
+    String expected = browser.text(".card-row.open .expect b");
+    String check = browser.at(".card-row.open").getDomAttribute("id");
+    browser.at("#reading").sendKeys(expected.replace('.', ','), Keys.ENTER);
+    browser.await(
+        check + " stands",
+        () ->
+            browser.has("#" + check + " .chain")
+                && browser.text("#" + check + " .chain").contains("stands"));
+    assertThat(browser.text("#" + check + " h3")).contains("holds");
+  }
+
+  private void stop(String outcome, String metres) {
+    browser.at("#outcome-" + outcome.toLowerCase()).sendKeys(Keys.SPACE);
+    browser.at("#distance").sendKeys(metres, Keys.ENTER);
+    browser.await(
+        "the stop is recorded", () -> browser.at("#distance").getDomProperty("value").isEmpty());
+  }
+
+  private byte[] fetch(String href) throws Exception {
+    StringBuilder cookies = new StringBuilder();
+    browser
+        .driver()
+        .manage()
+        .getCookies()
+        .forEach(c -> cookies.append(c.getName()).append('=').append(c.getValue()).append("; "));
+    HttpResponse<byte[]> answer =
+        HttpClient.newHttpClient()
+            .send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + href))
+                    .header("Cookie", cookies.toString())
+                    .build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+    assertThat(answer.statusCode()).isEqualTo(200);
+    return answer.body();
+  }
+
+  @Test
+  void theMainViewsAreAccessibleOnALaptopAndOnAPhone() {
+    browser.open("/sign-in");
+    audit("/sign-in");
+    browser.signIn("electrician");
+    List<String> views =
+        List.of(
+            "/",
+            "/jobs/new",
+            "/jobs/J1003/rig?card=vehicle",
+            "/jobs/J1001/rig?card=lamps",
+            "/jobs/J1001/rig?card=load",
+            "/jobs/J1003/harness",
+            "/jobs/J1003/cab",
+            "/jobs/J1002/bench",
+            "/jobs/J1002/breakaway",
+            "/jobs/J1003/road",
+            "/jobs/J1006/handover");
+    for (String view : views) {
+      browser.open(view);
+      audit(view);
+    }
+    browser.size(390, 844);
+    for (String view :
+        List.of("/", "/jobs/J1004/bench", "/jobs/J1003/road", "/jobs/J1002/breakaway")) {
+      browser.open(view);
+      audit(view + " on a phone");
+    }
+    assertThat(browser.strangers()).isEmpty();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  private void audit(String view) {
+    List<Rule> violations =
+        new AxeBuilder()
+            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+            .analyze(browser.driver())
+            .getViolations();
+    assertThat(
+            violations.stream()
+                .map(
+                    v ->
+                        v.getId()
+                            + ": "
+                            + v.getNodes().stream().limit(3).map(n -> n.getHtml()).toList()))
+        .as(view)
+        .isEmpty();
+  }
+
+  @Test
+  void aFigureTypedMovesTheTowlineAtOnceAndTheNextFieldKeepsItsTyping() {
+    browser.signIn("electrician");
+    browser.open("/jobs/J1001/rig?card=trailer");
+    String before = browser.at(".towline svg").getDomProperty("innerHTML");
+    browser.at("#f-overall-width-0").sendKeys("2.3", Keys.TAB);
+    WebElement following = browser.driver().switchTo().activeElement();
+    following.sendKeys("");
+    browser.await(
+        "the drawing follows",
+        () -> !browser.at(".towline svg").getDomProperty("innerHTML").equals(before));
+    assertThat(browser.text("#f-overall-width-0-say")).contains("measured, Tamo Berin");
+    assertThat(browser.path()).startsWith("/jobs/J1001/rig");
+  }
+
+  @Test
+  void nonsenseStaysTypedThroughAReloadAndASignOut() {
+    browser.signIn("electrician");
+    browser.open("/jobs/J1001/rig?card=vehicle");
+    browser.at("#f-wheelbase-0").sendKeys("rather long", Keys.TAB);
+    browser.await(
+        "the message", () -> browser.text("#f-wheelbase-0-say").contains("Not understood"));
+    browser.driver().navigate().refresh();
+    assertThat(browser.at("#f-wheelbase-0").getDomProperty("value")).isEqualTo("rather long");
+    browser.driver().manage().deleteAllCookies();
+    browser.signIn("electrician");
+    browser.open("/jobs/J1001/rig?card=vehicle");
+    assertThat(browser.at("#f-wheelbase-0").getDomProperty("value")).isEqualTo("rather long");
+    browser.at("#f-wheelbase-0").clear();
+    browser.at("#f-wheelbase-0").sendKeys(Keys.TAB);
+    browser.await("it is cleared", () -> browser.text("#f-wheelbase-0-say").contains("assumed"));
+  }
+
+  @Test
+  void keysLeadEverywhere() {
+    browser.signIn("viewer");
+    browser.open("/jobs/J1003/rig");
+    Map<String, String> stations =
+        Map.of(
+            "2",
+            "/harness",
+            "3",
+            "/cab",
+            "4",
+            "/bench",
+            "5",
+            "/breakaway",
+            "6",
+            "/road",
+            "7",
+            "/handover",
+            "1",
+            "/rig");
+    stations.forEach(
+        (key, path) -> {
+          browser.at("body").sendKeys(key);
+          browser.await(path, () -> browser.path().contains(path));
+        });
+    browser.open("/jobs/J1003/rig");
+    browser.at("body").sendKeys("j");
+    browser.at("body");
+    browser.press("j");
+    assertThat(browser.driver().switchTo().activeElement().getDomAttribute("href"))
+        .contains("card=");
+    browser.press("s");
+    assertThat(browser.driver().findElements(By.cssSelector("details.sum[open]"))).isNotEmpty();
+    browser.press("?");
+    assertThat(browser.at("#keys").getDomAttribute("open")).isNotNull();
+    browser.press(Keys.ESCAPE);
+    browser.at("body").sendKeys("/");
+    assertThat(browser.driver().switchTo().activeElement().getDomAttribute("id")).isEqualTo("q");
+  }
+
+  @Test
+  void onAPhoneOneCheckFillsTheScreenAndThePadTypes() {
+    browser.size(390, 844);
+    browser.signIn("electrician");
+    browser.open("/jobs/J1004/bench");
+    assertThat(
+            browser.driver().findElements(By.cssSelector(".check")).stream()
+                .filter(WebElement::isDisplayed))
+        .hasSize(1);
+    for (String key : List.of("1", "2", ".", "5", "5")) {
+      browser.at("[data-pad='" + key + "']").sendKeys(Keys.ENTER);
+    }
+    browser.at("[data-pad='⌫']").sendKeys(Keys.ENTER);
+    assertThat(browser.at("#reading").getDomProperty("value")).isEqualTo("12.5");
+    for (WebElement target :
+        browser
+            .driver()
+            .findElements(
+                By.cssSelector(".pad button, .reading .act, .steps a, #next-act, .rail a"))) {
+      assertThat(target.getSize().getHeight()).as(target.getText()).isGreaterThanOrEqualTo(44);
+    }
+    Long wide =
+        (Long) browser.driver().executeScript("return document.documentElement.scrollWidth");
+    assertThat(wide).isLessThanOrEqualTo(390L);
+  }
+
+  @Test
+  void withoutScriptsTheFormsStillPost() {
+    browser.signIn("electrician");
+    browser
+        .driver()
+        .executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", true));
+    browser.open("/jobs/J1001/rig?card=vehicle");
+    browser.at("#f-tow-width-0").sendKeys("1.95", Keys.ENTER);
+    browser.await("it is taken", () -> browser.text("#f-tow-width-0-say").contains("measured"));
+  }
+}

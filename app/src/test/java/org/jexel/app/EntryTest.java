@@ -1,0 +1,387 @@
+package org.jexel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import org.jexel.app.bench.ReadingRepository;
+import org.jexel.app.job.JobRepository;
+import org.jexel.app.rig.LoadLineRepository;
+import org.jexel.app.road.TestStopRepository;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** What becomes of input: good, bad, twice, and from two people at once. */
+@AppTest
+class EntryTest {
+  @Autowired private MockMvc mvc;
+  @Autowired private JobRepository jobs;
+  @Autowired private ReadingRepository readings;
+  @Autowired private LoadLineRepository loads;
+  @Autowired private TestStopRepository stops;
+
+  private Walker electrician;
+  private Walker owner;
+
+  @BeforeEach
+  void walkers() {
+    electrician = new Walker(mvc, "electrician");
+    owner = new Walker(mvc, "owner");
+  }
+
+  private static Map<String, String> field(String code, String text) {
+    return Map.of(code, text, code + ".was", "", code + ".seen", "0");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "vehicle; KERB_MASS.0; heavy; Not understood",
+        "vehicle; KERB_MASS.0; -1200; cannot be negative",
+        "vehicle; KERB_MASS.0; 99999999; not plausible",
+        "vehicle; KERB_MASS.0; 1,200; could be",
+        "vehicle; KERB_MASS.0; 12 V; Not understood",
+        "trailer; OVERALL_LENGTH.0; 3/0 in; cannot have 0 below",
+        "trailer; DRAWBAR_LENGTH.0; 3.99; must be shorter",
+        "axles; AXLE_COUNT.0; 1.5; not a part of one",
+        "controller; GAIN_STEP.0; 0; not plausible",
+        "connection; TRAILER_CONNECTOR.0; teapot; Choose one"
+      })
+  void whatCannotBeTakenKeepsItsTextBesideAPlainMessage(
+      String card, String code, String text, String message) throws Exception {
+    String ref = electrician.newJob("Bad input", "NONE", "1");
+    electrician.post("/jobs/" + ref + "/figures/trailer", field("OVERALL_LENGTH.0", "3.9"));
+    electrician.post("/jobs/" + ref + "/figures/" + card, field(code, text));
+    String page =
+        electrician.page(
+            "/jobs/" + ref + (card.equals("controller") ? "/cab" : "/rig?card=" + card));
+    assertThat(page).contains(message);
+    if (!code.contains("CONNECTOR")) {
+      assertThat(page).contains("value=\"" + text + "\"");
+    }
+  }
+
+  @Test
+  void aDraftIsThePersonsOwnAndGoesWhenItIsMended() throws Exception {
+    String ref = electrician.newJob("Draft", "NONE", "1");
+    electrician.post("/jobs/" + ref + "/figures/vehicle", field("KERB_MASS.0", "lots"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=vehicle")).contains("value=\"lots\"");
+    assertThat(owner.page("/jobs/" + ref + "/rig?card=vehicle")).doesNotContain("value=\"lots\"");
+    electrician.post(
+        "/jobs/" + ref + "/figures/vehicle",
+        Map.of("KERB_MASS.0", "2100", "KERB_MASS.0.was", "lots", "KERB_MASS.0.seen", "0"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=vehicle"))
+        .contains("value=\"2100\"")
+        .contains("from the plate, Tamo Berin")
+        .doesNotContain("Not understood");
+  }
+
+  @Test
+  void anUntouchedFieldIsNotTaken() throws Exception {
+    String ref = electrician.newJob("Untouched", "NONE", "1");
+    electrician.post(
+        "/jobs/" + ref + "/figures/vehicle",
+        Map.of(
+            "KERB_MASS.0", "", "KERB_MASS.0.was", "", "WHEELBASE.0", "2.6", "WHEELBASE.0.was", ""));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=vehicle"))
+        .contains("assumed: a mid-sized tow vehicle")
+        .contains("value=\"2.60\"");
+  }
+
+  @Test
+  void aClearedFieldGoesBackToItsDefault() throws Exception {
+    String ref = electrician.newJob("Cleared", "NONE", "1");
+    electrician.post("/jobs/" + ref + "/figures/vehicle", field("KERB_MASS.0", "2500"));
+    electrician.post(
+        "/jobs/" + ref + "/figures/vehicle", Map.of("KERB_MASS.0", "", "KERB_MASS.0.was", "2500"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=vehicle"))
+        .contains("placeholder=\"1900\"");
+  }
+
+  @Test
+  void theSecondOfTwoSeesTheFirstsValueAndDecides() throws Exception {
+    String ref = electrician.newJob("Two people", "NONE", "1");
+    String url = "/jobs/" + ref + "/figures/vehicle";
+    owner.post(url, field("TOW_RATING.0", "2000"));
+    electrician.post(url, field("TOW_RATING.0", "2700"));
+    String asked = electrician.page("/jobs/" + ref + "/rig?card=vehicle");
+    assertThat(asked)
+        .contains("Runa Feldt entered 2000 kg")
+        .contains("value=\"2700\"")
+        .contains("Keep theirs")
+        .contains("Use mine");
+    assertThat(owner.page("/jobs/" + ref + "/rig?card=vehicle")).contains("value=\"2000\"");
+
+    Map<String, String> mine = new HashMap<>();
+    mine.put("TOW_RATING.0", "2700");
+    mine.put("TOW_RATING.0.was", "2700");
+    mine.put("settle", "TOW_RATING.0:mine");
+    electrician.post(url, mine);
+    assertThat(owner.page("/jobs/" + ref + "/rig?card=vehicle")).contains("value=\"2700\"");
+
+    owner.post(url, field("TOW_RATING.0", "1800"));
+    assertThat(owner.page("/jobs/" + ref + "/rig?card=vehicle")).contains("Tamo Berin entered");
+    owner.post(
+        url,
+        Map.of(
+            "TOW_RATING.0", "1800", "TOW_RATING.0.was", "1800", "settle", "TOW_RATING.0:theirs"));
+    assertThat(owner.page("/jobs/" + ref + "/rig?card=vehicle"))
+        .contains("value=\"2700\"")
+        .doesNotContain("Keep theirs");
+  }
+
+  @Test
+  void aReadingIsJudgedAndACorrectionKeepsTheOldOne() throws Exception {
+    String ref = electrician.newJob("Readings", "ELECTRIC", "1");
+    electrician.read(ref, "supply.battery", "12,6 V");
+    electrician.read(ref, "supply.battery", "12.48");
+    String page = electrician.page("/jobs/" + ref + "/bench?card=supply.battery");
+    assertThat(page).contains("12.48 V", "12.60 V", "corrected", "stands");
+    var rows = readings.ofJob(jobs.find(1L, ref).orElseThrow().id());
+    assertThat(rows).hasSize(2);
+    assertThat(rows.get(1).correctsId()).isEqualTo(rows.get(0).id());
+    assertThat(rows.get(0).correctsId()).isNull();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "supply.battery; 40; More than 30 V",
+        "supply.battery; soup; Not understood",
+        "supply.battery; ''; Type what the meter shows",
+        "supply.battery; 3 ohm; Not understood",
+        "brake.resistance; -2; cannot be negative",
+        "brake.amps; 400; past this rig"
+      })
+  void anImpossibleReadingIsNotRecorded(String check, String text, String message)
+      throws Exception {
+    String ref = electrician.newJob("Impossible", "ELECTRIC", "1");
+    electrician.read(ref, check, text);
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + check)).contains(message);
+    assertThat(readings.ofJob(jobs.find(1L, ref).orElseThrow().id())).isEmpty();
+  }
+
+  @Test
+  void aTypedReadingIsJudgedBeforeItIsRecordedAndSurvives() throws Exception {
+    String ref = electrician.newJob("Judged", "ELECTRIC", "1");
+    electrician.post(
+        "/jobs/" + ref + "/bench/supply.battery/draft", Map.of("reading", "11.2", "seen", "0"));
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
+        .contains("as typed. Enter records it.")
+        .contains("value=\"11.2\"");
+    assertThat(readings.ofJob(jobs.find(1L, ref).orElseThrow().id())).isEmpty();
+  }
+
+  @Test
+  void twoPeopleOnOneCheckSeeEachOther() throws Exception {
+    String ref = electrician.newJob("Two at a socket", "ELECTRIC", "1");
+    String key = UUID.randomUUID().toString();
+    owner.read(ref, "supply.battery", "12.5");
+    electrician.post(
+        "/jobs/" + ref + "/bench/supply.battery",
+        Map.of("reading", "12.7", "seen", "0", "requestKey", key));
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
+        .contains("Runa Feldt read 12.50 V while you had this open")
+        .contains("value=\"12.7\"");
+    assertThat(readings.ofJob(jobs.find(1L, ref).orElseThrow().id())).hasSize(1);
+  }
+
+  @Test
+  void aDoublePostMakesOneRow() throws Exception {
+    String key = UUID.randomUUID().toString();
+    String first = electrician.newJob("Twice", "ELECTRIC", "1", key);
+    assertThat(electrician.newJob("Twice", "ELECTRIC", "1", key)).isEqualTo(first);
+
+    String reading = UUID.randomUUID().toString();
+    for (int i = 0; i < 3; i++) {
+      electrician.post(
+          "/jobs/" + first + "/bench/supply.battery",
+          Map.of("reading", "12.6", "seen", "0", "requestKey", reading));
+    }
+    Long job = jobs.find(1L, first).orElseThrow().id();
+    assertThat(readings.ofJob(job)).hasSize(1);
+
+    String item = UUID.randomUUID().toString();
+    for (int i = 0; i < 2; i++) {
+      electrician.post(
+          "/jobs/" + first + "/rig/load",
+          Map.of("name", "Sand", "mass", "300", "place", "2.5", "requestKey", item));
+    }
+    assertThat(loads.findByJobIdAndRemovedFalseOrderById(job)).hasSize(1);
+  }
+
+  @Test
+  void aPostRepeatedAtTheSameMomentMakesOneRow() throws Exception {
+    String ref = electrician.newJob("At once", "ELECTRIC", "1");
+    String key = UUID.randomUUID().toString();
+    Callable<Integer> post =
+        () ->
+            new Walker(mvc, "electrician")
+                .post(
+                    "/jobs/" + ref + "/bench/supply.battery",
+                    Map.of("reading", "12.6", "seen", "0", "requestKey", key))
+                .getStatus();
+    var pool = Executors.newFixedThreadPool(4);
+    try {
+      for (var answer : pool.invokeAll(java.util.Collections.nCopies(4, post))) {
+        assertThat(answer.get()).isLessThan(400);
+      }
+    } finally {
+      pool.shutdown();
+    }
+    assertThat(readings.ofJob(jobs.find(1L, ref).orElseThrow().id())).hasSize(1);
+  }
+
+  @Test
+  void aLoadIsGivenByMassOrByVolumeAndDensity() throws Exception {
+    String ref = electrician.newJob("Load", "NONE", "1");
+    Map<String, String> gravel =
+        new HashMap<>(Map.of("name", "Gravel", "volume", "0,5", "density", "1600", "place", "2.4"));
+    gravel.put("requestKey", UUID.randomUUID().toString());
+    electrician.post("/jobs/" + ref + "/rig/load", gravel);
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=load"))
+        .contains("800 kg", "1600 kg/m³");
+    electrician.post(
+        "/jobs/" + ref + "/rig/load",
+        Map.of("name", "Nothing", "place", "99", "requestKey", UUID.randomUUID().toString()));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=load"))
+        .contains("Give its mass, or a volume and a density.")
+        .contains("not plausible here")
+        .contains("value=\"Nothing\"");
+  }
+
+  @Test
+  void lampsAreChangedLeftOutAndAdded() throws Exception {
+    String ref = electrician.newJob("Lamps", "NONE", "1");
+    electrician.post(
+        "/jobs/" + ref + "/rig/lamps",
+        Map.of("plate.state", "LEFT_OUT", "rear-left.technology", "LED"));
+    String page = electrician.page("/jobs/" + ref + "/rig?card=lamps");
+    assertThat(page).contains("value=\"LEFT_OUT\" selected");
+    electrician.post(
+        "/jobs/" + ref + "/rig/lamps/add",
+        Map.of("role", "SIDE_MARKER", "side", "LEFT", "place", "2.5"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=lamps"))
+        .contains("One lamp to be fitted");
+    electrician.post(
+        "/jobs/" + ref + "/rig/lamps/add",
+        Map.of("role", "SIDE_MARKER", "side", "LEFT", "place", "30"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=lamps")).contains("off the frame");
+  }
+
+  private String readyForTheRoad() throws Exception {
+    String ref = electrician.newJob("Road", "ELECTRIC", "1");
+    for (String check :
+        new String[] {"supply.battery", "brake.resistance", "brake.volts", "brake.amps"}) {
+      electrician.read(ref, check, electrician.expected(ref, check));
+    }
+    return ref;
+  }
+
+  private void stop(String ref, String gain, String outcome, String distance) throws Exception {
+    electrician.post(
+        "/jobs/" + ref + "/road/stops",
+        Map.of(
+            "gain",
+            gain,
+            "speed",
+            "40",
+            "way",
+            "LEVER",
+            "surface",
+            "DRY_ASPHALT",
+            "outcome",
+            outcome,
+            "distance",
+            distance,
+            "requestKey",
+            UUID.randomUUID().toString()));
+  }
+
+  @Test
+  void theGateKeepsStopsBackUntilTheBrakesAreChecked() throws Exception {
+    String ref = electrician.newJob("Gate", "ELECTRIC", "1");
+    stop(ref, "5", "FIRM", "30");
+    assertThat(electrician.page("/jobs/" + ref + "/road"))
+        .contains("The gate is shut")
+        .contains("value=\"30\"");
+    assertThat(stops.ofJob(jobs.find(1L, ref).orElseThrow().id())).isEmpty();
+  }
+
+  @Test
+  void fourStopsFindTheGainAndSettleIt() throws Exception {
+    String ref = readyForTheRoad();
+    stop(ref, "5", "FIRM", "30");
+    assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Try gain 7.5", "2.06 m/s²");
+    stop(ref, "7.5", "LOCKED", "24");
+    stop(ref, "6", "VERGE", "26");
+    assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Confirm gain 6");
+    stop(ref, "6", "FIRM", "26");
+    assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Settle on 6");
+    electrician.post(
+        "/jobs/" + ref + "/road/settle", Map.of("requestKey", UUID.randomUUID().toString()));
+    assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Settled on gain 6");
+    assertThat(electrician.page("/jobs/" + ref + "/handover")).contains("settled by Tamo Berin");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "5.3; 30; FIRM; No such mark",
+        "fast; 30; FIRM; Not understood",
+        "5; 3; FIRM; No tyre stops that short",
+        "5; 3000; FIRM; Not plausible for a test stop",
+        "5; 30; MAYBE; Choose one"
+      })
+  void aStopThatCannotBeIsNotRecordedAndStaysTyped(
+      String gain, String distance, String outcome, String message) throws Exception {
+    String ref = readyForTheRoad();
+    stop(ref, gain, outcome, distance);
+    assertThat(electrician.page("/jobs/" + ref + "/road"))
+        .contains(message)
+        .contains("value=\"" + distance + "\"");
+    assertThat(stops.ofJob(jobs.find(1L, ref).orElseThrow().id())).isEmpty();
+  }
+
+  @Test
+  void aCorrectedStopNoLongerCounts() throws Exception {
+    String ref = readyForTheRoad();
+    stop(ref, "5", "LOCKED", "30");
+    Long wrong = stops.ofJob(jobs.find(1L, ref).orElseThrow().id()).get(0).id();
+    electrician.post(
+        "/jobs/" + ref + "/road/stops",
+        Map.of(
+            "gain", "5",
+            "speed", "40",
+            "way", "LEVER",
+            "surface", "DRY_ASPHALT",
+            "outcome", "FIRM",
+            "distance", "30",
+            "corrects", wrong.toString(),
+            "requestKey", UUID.randomUUID().toString()));
+    assertThat(stops.ofJob(jobs.find(1L, ref).orElseThrow().id())).hasSize(2);
+    assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Try gain 7.5");
+  }
+
+  @Test
+  void theNewJobFormSaysWhatIsMissingAndKeepsTheRest() throws Exception {
+    var response =
+        electrician.post(
+            "/jobs", Map.of("requestKey", "k", "trailer", "Half filled", "axles", "9"));
+    assertThat(response.getStatus()).isEqualTo(422);
+    assertThat(response.getContentAsString())
+        .contains("value=\"Half filled\"")
+        .contains("One, two or three.")
+        .contains("Name the tow vehicle");
+  }
+}

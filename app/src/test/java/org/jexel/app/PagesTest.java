@@ -1,0 +1,202 @@
+package org.jexel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.JobRepository;
+import org.jexel.app.job.Station;
+import org.jexel.app.job.StationState;
+import org.jexel.app.security.PersonRepository;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+@AppTest
+class PagesTest {
+  private static final Pattern INLINE =
+      Pattern.compile("<script(?![^>]* src=)[^>]*>|<style|\\sstyle=\"|\\son[a-z]+=\"");
+
+  @Autowired private MockMvc mvc;
+  @Autowired private JobRepository jobs;
+  @Autowired private JobFiles files;
+  @Autowired private PersonRepository people;
+  @Autowired private EntityManagerFactory entities;
+
+  private Walker electrician;
+  private Walker viewer;
+
+  @BeforeEach
+  void walkers() {
+    electrician = new Walker(mvc, "electrician");
+    viewer = new Walker(mvc, "viewer");
+  }
+
+  private List<Job> demo() {
+    return jobs.findAll().stream().filter(job -> job.ref().compareTo("J1007") < 0).toList();
+  }
+
+  @Test
+  void everyStationOfEveryDemoJobOpensWithoutInlineScriptOrStyle() throws Exception {
+    assertThat(demo()).hasSize(6);
+    for (Job job : demo()) {
+      for (Station station : Station.values()) {
+        String path = "/jobs/" + job.ref() + "/" + station.path();
+        MockHttpServletResponse response = viewer.answer(path);
+        assertThat(response.getStatus()).as(path).isEqualTo(200);
+        assertThat(response.getHeader("Content-Security-Policy"))
+            .as(path)
+            .contains("script-src 'self'")
+            .contains("style-src 'self'")
+            .doesNotContain("unsafe");
+        assertThat(INLINE.matcher(response.getContentAsString()).find()).as(path).isFalse();
+      }
+    }
+  }
+
+  @Test
+  void theOtherPagesKeepTheContentPolicyToo() throws Exception {
+    for (String path : List.of("/", "/jobs/new", "/sign-in")) {
+      MockHttpServletResponse response = electrician.answer(path);
+      assertThat(response.getHeader("Content-Security-Policy")).as(path).contains("'self'");
+      assertThat(INLINE.matcher(response.getContentAsString()).find()).as(path).isFalse();
+    }
+  }
+
+  @Test
+  void stationsThatLaterWorkFillSayWhatTheRigAlreadyTells() throws Exception {
+    assertThat(viewer.page("/jobs/J1002/cab")).contains("Breaker by load", "10 A");
+    assertThat(viewer.page("/jobs/J1002/breakaway")).contains("17.1 min");
+    for (Job job : demo()) {
+      for (Station station : Station.values()) {
+        assertThat(viewer.page("/jobs/" + job.ref() + "/" + station.path()))
+            .doesNotContainIgnoringCase("coming soon");
+      }
+    }
+  }
+
+  @Test
+  void everyStationStateAndEveryStationOccursInTheDemo() {
+    assertThat(demo().stream().flatMap(job -> job.states().values().stream()).distinct())
+        .containsExactlyInAnyOrder(StationState.values());
+    assertThat(demo().stream().map(Job::nextStation).distinct().count()).isGreaterThanOrEqualTo(4);
+  }
+
+  @Test
+  void whatTheBoardShowsIsWhatTheComputationSays() {
+    var person = people.findBySignIn("viewer").orElseThrow();
+    for (Job job : demo()) {
+      var progress = files.open(job.ref(), person).progress();
+      assertThat(job.states()).as(job.title()).isEqualTo(progress.states());
+      assertThat(job.nextAct()).isEqualTo(progress.next().text());
+    }
+  }
+
+  @Test
+  void theReportIsAPdfWithReadingsStopsSettingAndCautions() throws Exception {
+    MockHttpServletResponse response = viewer.answer("/jobs/J1006/report.pdf");
+    assertThat(response.getContentType()).isEqualTo("application/pdf");
+    try (PDDocument pdf = Loader.loadPDF(response.getContentAsByteArray())) {
+      String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+      assertThat(text)
+          .contains("Mobile sauna")
+          .contains("Gain 6 on dry asphalt")
+          .contains("Brake circuit, resistance")
+          .contains("On the verge")
+          .contains("no anti-lock")
+          .contains("Local law");
+      assertThat(pdf.getNumberOfPages()).isBetween(1, 3);
+    }
+  }
+
+  @Test
+  void theReportOfAJobWithoutReadingsSaysSo() throws Exception {
+    MockHttpServletResponse response = viewer.answer("/jobs/J1001/report.pdf");
+    try (PDDocument pdf = Loader.loadPDF(response.getContentAsByteArray())) {
+      assertThat(new PDFTextStripper().getText(pdf)).contains("not read", "No breakaway");
+    }
+  }
+
+  @Test
+  void theBoardTakesAFixedNumberOfStatements() throws Exception {
+    viewer.page("/");
+    assertThat(statements(() -> viewer.page("/"))).isLessThanOrEqualTo(4);
+    assertThat(statements(() -> viewer.page("/?q=alpaca"))).isLessThanOrEqualTo(4);
+  }
+
+  @Test
+  void everyStationTakesAFixedNumberOfStatementsHoweverFullTheJob() throws Exception {
+    for (String ref : List.of("J1001", "J1006")) {
+      for (Station station : Station.values()) {
+        String path = "/jobs/" + ref + "/" + station.path();
+        assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(10);
+      }
+    }
+  }
+
+  private interface Act {
+    void run() throws Exception;
+  }
+
+  private long statements(Act act) throws Exception {
+    Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
+    long before = statistics.getPrepareStatementCount();
+    act.run();
+    return statistics.getPrepareStatementCount() - before;
+  }
+
+  @Test
+  void theBoardIsSearchedByTitleCustomerAndNumber() throws Exception {
+    assertThat(viewer.page("/?q=PLANETARIUM")).contains("J1002").doesNotContain("J1003");
+    assertThat(viewer.page("/?q=birch")).contains("J1006").doesNotContain("J1002");
+    assertThat(viewer.page("/?q=j1004")).contains("Digger");
+    assertThat(viewer.page("/?q=%25")).contains("No job has these letters");
+  }
+
+  @Test
+  void theTowlineFollowsTheFigures() throws Exception {
+    String ref = electrician.newJob("Growing trailer", "NONE", "1");
+    String before = electrician.page("/jobs/" + ref + "/rig");
+    electrician.post(
+        "/jobs/" + ref + "/figures/trailer",
+        Map.of("OVERALL_LENGTH.0", "5.8", "OVERALL_LENGTH.0.was", ""));
+    String after = electrician.page("/jobs/" + ref + "/rig");
+    assertThat(before).contains("4.20 m ?");
+    assertThat(after).contains(">5.80 m<").doesNotContain("4.20 m ?");
+    assertThat(towline(after)).isNotEqualTo(towline(before));
+  }
+
+  private static String towline(String page) {
+    return page.substring(page.indexOf("<svg xmlns"), page.indexOf("class=\"rail\""));
+  }
+
+  @Test
+  void unitsAreAPersonsOwn() throws Exception {
+    Walker owner = new Walker(mvc, "owner");
+    owner.post("/units", Map.of());
+    assertThat(owner.page("/jobs/J1003/rig")).contains(" lb");
+    assertThat(viewer.page("/jobs/J1003/rig")).doesNotContain(" lb<");
+    owner.post("/units", Map.of());
+    assertThat(owner.page("/jobs/J1003/rig")).contains(" kg");
+  }
+
+  @Test
+  void aJobThatIsNotThereIsToldPlainly() throws Exception {
+    assertThat(viewer.answer("/jobs/J9999/rig").getStatus()).isEqualTo(404);
+    assertThat(viewer.answer("/jobs/J1001/bench?card=nonsense").getStatus()).isEqualTo(200);
+    assertThat(
+            electrician.post("/jobs/J1001/bench/nonsense", Map.of("requestKey", "x")).getStatus())
+        .isEqualTo(404);
+  }
+}

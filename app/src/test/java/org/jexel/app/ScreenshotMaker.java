@@ -1,0 +1,45 @@
+package org.jexel.app;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Remakes docs/screenshots from the demo workshop; run by {@code ./shots}, not with the tests. */
+@AppTest
+class ScreenshotMaker {
+  @LocalServerPort private int port;
+
+  @Test
+  void shoot() throws Exception {
+    Path folder = Path.of(System.getProperty("jexel.shots"));
+    Files.createDirectories(folder);
+    try (Browser browser = new Browser(port)) {
+      browser.signIn("electrician");
+      shoot(browser, folder, "board", "/");
+      shoot(browser, folder, "new-job", "/jobs/new");
+      shoot(browser, folder, "1-rig", "/jobs/J1001/rig?card=trailer");
+      shoot(browser, folder, "2-harness", "/jobs/J1002/harness");
+      shoot(browser, folder, "3-cab", "/jobs/J1003/cab");
+      shoot(
+          browser,
+          folder,
+          "4-bench",
+          "/jobs/J1002/bench?card=brake.resistance#card-brake-resistance");
+      shoot(browser, folder, "5-breakaway", "/jobs/J1002/breakaway");
+      shoot(browser, folder, "6-road", "/jobs/J1003/road");
+      shoot(browser, folder, "7-handover", "/jobs/J1006/handover");
+      browser.size(390, 844);
+      shoot(browser, folder, "phone-bench", "/jobs/J1004/bench");
+      shoot(browser, folder, "phone-road", "/jobs/J1003/road");
+    }
+  }
+
+  private static void shoot(Browser browser, Path folder, String name, String path)
+      throws InterruptedException {
+    browser.open(path);
+    browser.at("#page");
+    Thread.sleep(400); // fonts settle
+    browser.picture(folder.resolve(name + ".png"));
+  }
+}

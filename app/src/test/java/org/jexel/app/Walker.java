@@ -1,0 +1,122 @@
+package org.jexel.app;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import org.springframework.web.util.HtmlUtils;
+
+/** Walks the pages as one person, without a browser. */
+public final class Walker {
+  private final MockMvc mvc;
+  private final RequestPostProcessor person;
+
+  public Walker(MockMvc mvc, String signIn) {
+    this.mvc = mvc;
+    this.person = user(signIn).roles(signIn.startsWith("owner") ? "OWNER" : signIn.toUpperCase());
+  }
+
+  public MockHttpServletResponse answer(String path) throws Exception {
+    return mvc.perform(get(java.net.URI.create(path)).with(person)).andReturn().getResponse();
+  }
+
+  public String page(String path) throws Exception {
+    MockHttpServletResponse response = answer(path);
+    if (response.getStatus() != 200) {
+      throw new AssertionError(path + " answered " + response.getStatus());
+    }
+    return HtmlUtils.htmlUnescape(response.getContentAsString());
+  }
+
+  /** Posts fields and gives the answer, redirects not followed. */
+  public MockHttpServletResponse post(String path, Map<String, String> fields) throws Exception {
+    MockHttpServletRequestBuilder request =
+        org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post(path)
+            .with(person)
+            .with(csrf());
+    fields.forEach(request::param);
+    return mvc.perform(request).andReturn().getResponse();
+  }
+
+  /** Posts without the token that every form carries. */
+  public int postWithoutCsrf(String path) throws Exception {
+    return mvc.perform(MockHttp.post(path).with(person)).andReturn().getResponse().getStatus();
+  }
+
+  /** Starts a job and gives its reference. */
+  public String newJob(String trailer, String brakes, String axles) throws Exception {
+    return newJob(trailer, brakes, axles, UUID.randomUUID().toString());
+  }
+
+  public String newJob(String trailer, String brakes, String axles, String key) throws Exception {
+    MockHttpServletResponse response =
+        post(
+            "/jobs",
+            Map.ofEntries(
+                Map.entry("requestKey", key),
+                Map.entry("trailer", trailer),
+                Map.entry("tow", "Test pick-up"),
+                Map.entry("customer", "Test yard"),
+                Map.entry("wish", "ANNUAL"),
+                Map.entry("kind", "FLATBED"),
+                Map.entry("axles", axles),
+                Map.entry("brakes", brakes),
+                Map.entry("towConnector", "blade-7"),
+                Map.entry("trailerConnector", "blade-7"),
+                Map.entry("controller", "UNDER_DASH")));
+    String location = response.getRedirectedUrl();
+    if (location == null) {
+      throw new AssertionError("no job was started: " + response.getStatus());
+    }
+    return location.split("/")[2];
+  }
+
+  /** Records a reading the way the form does. */
+  public void read(String ref, String check, String text) throws Exception {
+    String page = page("/jobs/" + ref + "/bench?card=" + check);
+    post(
+        "/jobs/" + ref + "/bench/" + check,
+        Map.of(
+            "reading", text,
+            "seen", hidden(page, "seen"),
+            "requestKey", hidden(page, "requestKey")));
+  }
+
+  /** The expected value that a bench page shows for its open check. */
+  public String expected(String ref, String check) throws Exception {
+    Matcher matcher =
+        Pattern.compile("class=\"expect\"><b class=\"num\">([^<]+)</b>")
+            .matcher(page("/jobs/" + ref + "/bench?card=" + check));
+    if (!matcher.find()) {
+      throw new AssertionError("no expected value for " + check);
+    }
+    return matcher.group(1);
+  }
+
+  /** Value of the first hidden field of a name. */
+  public static String hidden(String page, String name) {
+    Matcher matcher =
+        Pattern.compile(
+                "<input type=\"hidden\" name=\"" + Pattern.quote(name) + "\" value=\"([^\"]*)\"")
+            .matcher(page);
+    if (!matcher.find()) {
+      throw new AssertionError("no hidden field " + name);
+    }
+    return matcher.group(1);
+  }
+
+  /** Short name for the static builder that the instance method hides. */
+  private static final class MockHttp {
+    static MockHttpServletRequestBuilder post(String path) {
+      return org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post(path);
+    }
+  }
+}
