@@ -1,0 +1,67 @@
+package org.jexel.app.drawing;
+
+import java.util.Map;
+import org.jexel.app.job.Station;
+import org.jexel.app.job.StationState;
+import org.jexel.core.quantity.Verdict;
+import org.springframework.stereotype.Component;
+
+/**
+ * The shapes of verdicts and states: disc holds, triangle watch, square fails, ring not yet, half
+ * disc under way. The one place where they are drawn.
+ */
+@Component("shapes")
+public class Shapes {
+  private static final String HEAD =
+      "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 16 16\" aria-hidden=\"true\""
+          + " class=\"shape ";
+  private static final Map<String, String> SHAPES =
+      Map.of(
+          "holds", "<circle cx=\"8\" cy=\"8\" r=\"6.5\" fill=\"#2B6A3C\"/>",
+          "watch", "<path d=\"M8 1.5 L15 14.5 L1 14.5 Z\" fill=\"#8A5A00\"/>",
+          "fails", "<rect x=\"2\" y=\"2\" width=\"12\" height=\"12\" fill=\"#A3261E\"/>",
+          "under-way",
+              "<circle class=\"ring\" cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\"#1D5C63\""
+                  + " stroke-width=\"1.8\"/><path d=\"M8 2.4 A5.6 5.6 0 0 1 8 13.6 Z\""
+                  + " fill=\"#1D5C63\"/>",
+          "not-yet",
+              "<circle cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\"#20272B\""
+                  + " stroke-width=\"1.8\"/>");
+
+  public String of(StationState state) {
+    return shape(state.style());
+  }
+
+  public String of(Verdict verdict) {
+    return shape(style(verdict));
+  }
+
+  /** Name of the style that goes with a verdict. */
+  public String style(Verdict verdict) {
+    return verdict.label().replace(' ', '-');
+  }
+
+  /** The seven states of a job, strung on a line. */
+  public String string(Map<Station, StationState> states) {
+    StringBuilder beads = new StringBuilder("<span class=\"string\">");
+    states.forEach(
+        (station, state) ->
+            beads
+                .append("<span class=\"bead\" title=\"")
+                .append(station.label())
+                .append(": ")
+                .append(state.label())
+                .append("\">")
+                .append(of(state))
+                .append("<span class=\"visually-hidden\">")
+                .append(station.label())
+                .append(' ')
+                .append(state.label())
+                .append("; </span></span>"));
+    return beads.append("</span>").toString();
+  }
+
+  private static String shape(String style) {
+    return HEAD + style + "\">" + SHAPES.get(style) + "</svg>";
+  }
+}

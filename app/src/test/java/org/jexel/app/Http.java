@@ -1,0 +1,58 @@
+package org.jexel.app;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/** One person on a running server, over plain HTTP. */
+final class Http {
+  private final HttpClient client =
+      HttpClient.newBuilder()
+          .cookieHandler(new CookieManager())
+          .followRedirects(HttpClient.Redirect.NORMAL)
+          .build();
+  private final String base;
+
+  Http(int port) {
+    base = "http://127.0.0.1:" + port;
+  }
+
+  HttpResponse<String> get(String path) throws IOException, InterruptedException {
+    return client.send(
+        HttpRequest.newBuilder(URI.create(base + path)).build(),
+        HttpResponse.BodyHandlers.ofString());
+  }
+
+  HttpResponse<String> post(String path, Map<String, String> fields)
+      throws IOException, InterruptedException {
+    String body =
+        fields.entrySet().stream()
+            .map(e -> encoded(e.getKey()) + "=" + encoded(e.getValue()))
+            .collect(Collectors.joining("&"));
+    return client.send(
+        HttpRequest.newBuilder(URI.create(base + path))
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .POST(HttpRequest.BodyPublishers.ofString(body))
+            .build(),
+        HttpResponse.BodyHandlers.ofString());
+  }
+
+  HttpResponse<String> signIn(String name, String password)
+      throws IOException, InterruptedException {
+    String page = get("/sign-in").body();
+    return post(
+        "/sign-in",
+        Map.of("username", name, "password", password, "_csrf", Walker.hidden(page, "_csrf")));
+  }
+
+  private static String encoded(String text) {
+    return URLEncoder.encode(text, StandardCharsets.UTF_8);
+  }
+}
