@@ -4,13 +4,14 @@ import java.util.Map;
 import org.jexel.app.job.Station;
 import org.jexel.app.job.StationState;
 import org.jexel.core.quantity.Verdict;
-import org.springframework.stereotype.Component;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
 
 /**
  * The shapes of verdicts and states: disc holds, triangle watch, square fails, ring not yet, half
  * disc under way. The one place where they are drawn.
  */
-@Component("shapes")
+@ControllerAdvice
 public class Shapes {
   private static final String HEAD =
       "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 16 16\" aria-hidden=\"true\""
@@ -27,6 +28,12 @@ public class Shapes {
           "not-yet",
               "<circle cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\"#20272B\""
                   + " stroke-width=\"1.8\"/>");
+
+  /** Every page draws with it. */
+  @ModelAttribute("shapes")
+  Shapes shapes() {
+    return this;
+  }
 
   public String of(StationState state) {
     return shape(state.style());

@@ -12,6 +12,9 @@ import javax.xml.stream.XMLStreamWriter;
 final class Svg {
   static final String NAMESPACE = "http://www.w3.org/2000/svg";
 
+  /** Looking the factory up takes longer than drawing. */
+  private static final XMLOutputFactory WRITERS = XMLOutputFactory.newDefaultFactory();
+
   private final StringWriter text = new StringWriter();
   private final XMLStreamWriter xml;
 
@@ -20,7 +23,7 @@ final class Svg {
    */
   Svg(double width, double height, String role, String label) {
     try {
-      xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
+      xml = WRITERS.createXMLStreamWriter(text);
       xml.writeStartElement("svg");
       xml.writeDefaultNamespace(NAMESPACE);
       attribute("viewBox", "0 0 " + n(width) + " " + n(height));

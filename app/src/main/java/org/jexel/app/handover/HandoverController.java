@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jexel.app.drawing.Shapes;
 import org.jexel.app.drawing.Towline;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -36,14 +37,21 @@ class HandoverController {
   private final StationPages pages;
   private final TemplateEngine templates;
   private final ReportPdf pdf;
+  private final Shapes shapes;
   private final Clock clock;
 
   HandoverController(
-      JobFiles files, StationPages pages, TemplateEngine templates, ReportPdf pdf, Clock clock) {
+      JobFiles files,
+      StationPages pages,
+      TemplateEngine templates,
+      ReportPdf pdf,
+      Shapes shapes,
+      Clock clock) {
     this.files = files;
     this.pages = pages;
     this.templates = templates;
     this.pdf = pdf;
+    this.shapes = shapes;
     this.clock = clock;
   }
 
@@ -64,6 +72,7 @@ class HandoverController {
     JobFile file = files.open(ref, person);
     Map<String, Object> model = report(file);
     model.put("file", file);
+    model.put("shapes", shapes);
     model.put("job", file.job());
     model.put("units", file.units());
     model.put("person", person);

@@ -28,16 +28,7 @@ class SecurityConfig {
           + "form-action 'self'; frame-ancestors 'none'";
 
   private static final String[] OPEN = {
-    "/sign-in",
-    "/first-owner",
-    "/css/**",
-    "/js/**",
-    "/fonts/**",
-    "/vendor/**",
-    "/webjars/**",
-    "/favicon.svg",
-    "/error",
-    "/alive"
+    "/sign-in", "/first-owner", "/static/**", "/webjars/**", "/error", "/alive"
   };
 
   private static final String[] CHANGERS = {Role.OWNER.name(), Role.ELECTRICIAN.name()};

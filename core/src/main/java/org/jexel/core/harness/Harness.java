@@ -1,6 +1,7 @@
 package org.jexel.core.harness;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,24 +27,44 @@ public record Harness(List<Span> spans, List<Load> loads, List<Circuit> circuits
     circuits = List.copyOf(circuits);
   }
 
-  /** The spans between a tree's root and a node, nearest first. */
-  static List<Span> path(List<Span> spans, String node) {
-    Map<String, Span> feeding = new HashMap<>();
+  /** The span that ends at each point; every point is fed by one span only. */
+  private static Map<String, Span> feeding(List<Span> spans) {
+    Map<String, Span> feeding = new HashMap<>(2 * spans.size());
     spans.forEach(span -> feeding.put(span.to(), span));
+    return feeding;
+  }
+
+  private static List<Span> path(Map<String, Span> feeding, String node) {
     List<Span> path = new ArrayList<>();
     for (Span span = feeding.get(node); span != null; span = feeding.get(span.from())) {
-      path.add(0, span);
+      path.add(span);
     }
+    Collections.reverse(path);
     return path;
+  }
+
+  /** The spans between a tree's root and a node, nearest first. */
+  static List<Span> path(List<Span> spans, String node) {
+    return path(feeding(spans), node);
+  }
+
+  /** The spans of each load, out and back. */
+  static Map<Load, List<Span>> loops(List<Span> spans, List<Load> loads) {
+    Map<String, Span> feeding = feeding(spans);
+    Map<Load, List<Span>> loops = new LinkedHashMap<>();
+    for (Load load : loads) {
+      List<Span> loop = path(feeding, load.feed());
+      loop.addAll(path(feeding, load.back()));
+      loops.put(load, loop);
+    }
+    return loops;
   }
 
   /** Design current in each span when exactly the given loads are on, A. */
   static Map<Span, Double> currents(List<Span> spans, List<Load> on) {
     Map<Span, Double> amps = new LinkedHashMap<>();
-    for (Load load : on) {
-      path(spans, load.feed()).forEach(span -> amps.merge(span, load.amps(), Double::sum));
-      path(spans, load.back()).forEach(span -> amps.merge(span, load.amps(), Double::sum));
-    }
+    loops(spans, on)
+        .forEach((load, loop) -> loop.forEach(span -> amps.merge(span, load.amps(), Double::sum)));
     return amps;
   }
 }

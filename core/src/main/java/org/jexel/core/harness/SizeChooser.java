@@ -1,12 +1,11 @@
 package org.jexel.core.harness;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
@@ -101,19 +100,21 @@ final class SizeChooser {
       }
       double limit = limit(function);
       while (true) {
+        Map<Load, List<Span>> loops = Harness.loops(spans, on);
         Map<Span, Double> amps = Harness.currents(spans, on);
-        Load far = farthest(on, amps);
+        Load far = farthest(loops, amps);
         Map<Stretch, Double> waste = new LinkedHashMap<>();
-        for (Span span : counted(far)) {
+        for (Span span : counted(far, loops.get(far))) {
           if (span.size() != thickest()) {
             waste.merge(stretch(span), span.ohms() * amps.get(span), Double::sum);
           }
         }
-        if (drop(far, amps) <= limit) {
+        if (drop(far, loops.get(far), amps) <= limit) {
           break;
         }
         if (waste.isEmpty()) {
-          counted(far).forEach(span -> binding.put(stretch(span), "thickest in stock"));
+          counted(far, loops.get(far))
+              .forEach(span -> binding.put(stretch(span), "thickest in stock"));
           break;
         }
         Stretch worst = waste.entrySet().stream().max(Map.Entry.comparingByValue()).get().getKey();
@@ -132,22 +133,20 @@ final class SizeChooser {
     binding.put(stretch, reason);
   }
 
-  /** The spans whose loss counts against the limit of a load. */
-  private List<Span> counted(Load load) {
-    List<Span> counted = new ArrayList<>(Harness.path(spans, load.feed()));
-    counted.addAll(Harness.path(spans, load.back()));
-    if (load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED) {
-      counted.removeIf(span -> span.duty() == Duty.VEHICLE);
-    }
-    return counted;
+  /** The spans of a load's loop whose loss counts against its limit. */
+  private static List<Span> counted(Load load, List<Span> loop) {
+    boolean lamp = load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
+    return lamp ? loop.stream().filter(span -> span.duty() != Duty.VEHICLE).toList() : loop;
   }
 
-  private double drop(Load load, Map<Span, Double> amps) {
-    return counted(load).stream().mapToDouble(span -> span.ohms() * amps.get(span)).sum();
+  private static double drop(Load load, List<Span> loop, Map<Span, Double> amps) {
+    return counted(load, loop).stream().mapToDouble(span -> span.ohms() * amps.get(span)).sum();
   }
 
-  private Load farthest(List<Load> on, Map<Span, Double> amps) {
-    return on.stream().max((a, b) -> Double.compare(drop(a, amps), drop(b, amps))).orElseThrow();
+  private static Load farthest(Map<Load, List<Span>> loops, Map<Span, Double> amps) {
+    return loops.keySet().stream()
+        .max(Comparator.comparingDouble(load -> drop(load, loops.get(load), amps)))
+        .orElseThrow();
   }
 
   private static double limit(PinFunction function) {
@@ -160,39 +159,28 @@ final class SizeChooser {
   }
 
   private List<Circuit> circuits() {
-    Set<String> names = new LinkedHashSet<>();
-    spans.forEach(span -> names.add(span.circuit()));
+    Map<Load, List<Span>> loops = Harness.loops(spans, loads);
     List<Circuit> circuits = new ArrayList<>();
-    for (String name : names) {
-      circuit(name, circuits);
-    }
+    spans.stream().map(Span::circuit).distinct().forEach(name -> circuit(name, loops, circuits));
     return circuits;
   }
 
-  private void circuit(String name, List<Circuit> circuits) {
+  private void circuit(String name, Map<Load, List<Span>> loops, List<Circuit> circuits) {
     List<Span> own = spans.stream().filter(span -> span.circuit().equals(name)).toList();
     PinFunction function = own.get(0).function();
-    List<Load> through =
-        loads.stream()
-            .filter(
-                load ->
-                    own.stream()
-                        .anyMatch(
-                            span ->
-                                Harness.path(spans, load.feed()).contains(span)
-                                    || Harness.path(spans, load.back()).contains(span)))
-            .toList();
+    Map<Load, List<Span>> through = new LinkedHashMap<>(loops);
+    through.values().removeIf(loop -> loop.stream().noneMatch(s -> s.circuit().equals(name)));
     if (through.isEmpty()) {
       return;
     }
     List<Load> on =
         function == PinFunction.EARTH
-            ? through
+            ? List.copyOf(through.keySet())
             : loads.stream().filter(load -> load.function() == function).toList();
     Map<Span, Double> amps = Harness.currents(spans, on);
     Load far = farthest(through, amps);
     boolean back = function == PinFunction.EARTH;
-    List<Span> loop = counted(far);
+    List<Span> loop = counted(far, through.get(far));
     if (back) {
       loop = loop.stream().filter(span -> span.function() == PinFunction.EARTH).toList();
     }
