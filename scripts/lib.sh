@@ -37,7 +37,14 @@ db_start() {
   local dir=$1 port=$2
   port_taken "$port" && die "Port $port is taken; set JEXEL_DB_PORT to a free one."
   mkdir -p "$dir"
-  dir=$(cd "$dir" && pwd)
+  dir=$(cd "$dir" && pwd -P)
+  if ! as_db test -x "$dir"; then
+    # Root's own folders are closed to the unprivileged account; the data then lies where it may go.
+    local open=/var/lib/jexel-$(printf '%s' "$dir" | md5sum | cut -c1-10)
+    mkdir -p "$open" && rmdir "$dir" && ln -s "$open" "$dir" || die "The database account cannot reach $dir."
+    say "The database's data lies in $open, since its account cannot enter $dir."
+    dir=$open
+  fi
   DB_SOCKET=$(mktemp -u "/tmp/jexel-db-$port-XXXXXX")
   if [ ! -d "$dir/data/mysql" ]; then
     rm -rf "$dir/data" "$dir/new"

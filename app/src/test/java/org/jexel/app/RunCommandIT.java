@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -29,6 +30,8 @@ class RunCommandIT {
   @BeforeEach
   void prepare() throws IOException {
     data = Files.createTempDirectory("jexel-run");
+    // Root's temporary folders are closed to the account that the database runs under.
+    Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwxr-xr-x"));
     port = freePort();
     dbPort = freePort();
   }

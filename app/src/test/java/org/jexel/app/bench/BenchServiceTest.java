@@ -1,0 +1,126 @@
+package org.jexel.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.job.Drafts;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.security.Person;
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Check;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.transaction.PlatformTransactionManager;
+
+/** What is kept, what is asked back, and what a database that refuses a double does. */
+class BenchServiceTest {
+  private static final Check CHECK =
+      new Check(
+          "brake.resistance",
+          "Brake circuit",
+          Check.Group.TRAILER,
+          PinFunction.BRAKE,
+          "Plug out.",
+          "At the plug",
+          "pin 2",
+          "pin 1",
+          Measure.OHMS,
+          new Band(1.65, 1.4, 1.95),
+          "Because.",
+          new Sum("Brake circuit", "R", List.of(), 1.65, Measure.OHMS),
+          List.of(),
+          1);
+
+  private final ReadingRepository readings = mock(ReadingRepository.class);
+  private final JobFiles files = mock(JobFiles.class);
+  private final Drafts drafts = mock(Drafts.class);
+  private final JobFile file = mock(JobFile.class);
+  private final Job job = mock(Job.class);
+  private final Person person = mock(Person.class);
+  private final BenchService bench =
+      new BenchService(
+          readings, files, drafts, Clock.systemUTC(), mock(PlatformTransactionManager.class));
+
+  @BeforeEach
+  void oneJob() {
+    when(file.job()).thenReturn(job);
+    when(file.person()).thenReturn(person);
+    when(file.units()).thenReturn(UnitSystem.METRIC);
+    when(file.newestReadings()).thenReturn(Map.of());
+    when(job.ref()).thenReturn("J1");
+  }
+
+  @Test
+  void aReadingIsKeptWithTheBandItWasHeldAgainst() {
+    bench.record(file, CHECK, " 1,7 ohm ", 0, "key");
+    ArgumentCaptor<Reading> kept = ArgumentCaptor.forClass(Reading.class);
+    verify(readings).saveAndFlush(kept.capture());
+    assertThat(kept.getValue().value()).isEqualTo(1.7);
+    assertThat(kept.getValue().typed()).isEqualTo("1,7 ohm");
+    assertThat(kept.getValue().verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(kept.getValue().band()).isEqualTo(CHECK.band());
+    verify(files).refresh("J1", person);
+  }
+
+  @Test
+  void aDoubleThatTheDatabaseRefusesIsNoErrorForThePerson() {
+    when(readings.saveAndFlush(any())).thenThrow(new DataIntegrityViolationException("twice"));
+    assertThatCode(() -> bench.record(file, CHECK, "1.7", 0, "key")).doesNotThrowAnyException();
+  }
+
+  @Test
+  void aKeyThatIsThereAlreadyChangesNothing() {
+    when(readings.existsByRequestKey("key")).thenReturn(true);
+    bench.record(file, CHECK, "1.7", 0, "key");
+    verify(readings, never()).saveAndFlush(any());
+    verify(drafts, never()).keep(any(), any(), any(), any(), any(), anyLong());
+  }
+
+  @Test
+  void whatCannotBeUnderstoodIsKeptAsADraftWithTheRowThatWasSeen() {
+    bench.record(file, CHECK, "wet", 0, "key");
+    verify(readings, never()).saveAndFlush(any());
+    verify(drafts)
+        .keep(eq(job), eq(person), anyString(), eq("brake.resistance"), eq("wet"), eq(0L));
+  }
+
+  @Test
+  void anotherPersonsReadingInBetweenIsShownFirst() {
+    Reading theirs = mock(Reading.class);
+    when(theirs.id()).thenReturn(7L);
+    when(file.newestReadings()).thenReturn(Map.of("brake.resistance", theirs));
+    bench.record(file, CHECK, "1.7", 0, "key");
+    verify(readings, never()).saveAndFlush(any());
+    bench.record(file, CHECK, "1.7", 7, "key");
+    verify(readings).saveAndFlush(any());
+  }
+
+  @Test
+  void theRangeOfAMeterIsKnown() {
+    assertThat(BenchService.read(CHECK, "-3", UnitSystem.METRIC).problem()).contains("negative");
+    assertThat(BenchService.read(CHECK, "21000 kohm", UnitSystem.METRIC).problem())
+        .contains("open");
+    assertThat(BenchService.read(CHECK, "1.65", UnitSystem.METRIC).problem()).isNull();
+    assertThat(BenchService.read(CHECK, " ", UnitSystem.METRIC).problem()).contains("Type");
+  }
+}

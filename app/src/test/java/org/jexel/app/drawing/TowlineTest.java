@@ -1,0 +1,165 @@
+package org.jexel.app.drawing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.jexel.app.AppTest;
+import org.jexel.app.Walker;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.JobRepository;
+import org.jexel.app.job.Station;
+import org.jexel.app.security.Person;
+import org.jexel.app.security.PersonRepository;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.TrailerKind;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
+import org.xml.sax.InputSource;
+
+/** The Towline is well-formed, to scale, and shows what is there. */
+@AppTest
+class TowlineTest {
+  @Autowired private MockMvc mvc;
+  @Autowired private JobRepository jobs;
+  @Autowired private JobFiles files;
+  @Autowired private PersonRepository people;
+
+  private Person person;
+
+  @BeforeEach
+  void someone() {
+    person = people.findBySignIn("viewer").orElseThrow();
+  }
+
+  private static Document parse(String svg) throws Exception {
+    return DocumentBuilderFactory.newInstance()
+        .newDocumentBuilder()
+        .parse(new InputSource(new StringReader(svg)));
+  }
+
+  private static List<Element> all(Document document, String name) {
+    NodeList nodes = document.getElementsByTagName(name);
+    List<Element> elements = new ArrayList<>();
+    for (int i = 0; i < nodes.getLength(); i++) {
+      elements.add((Element) nodes.item(i));
+    }
+    return elements;
+  }
+
+  private static double number(Element element, String attribute) {
+    return Double.parseDouble(element.getAttribute(attribute));
+  }
+
+  @Test
+  void everyLayerOfEveryJobIsWellFormedAndStaysOnTheSheet() throws Exception {
+    for (Job job : jobs.findAll()) {
+      JobFile file = files.open(job.ref(), person);
+      for (Station station : Station.values()) {
+        Document drawing = parse(Towline.draw(file, station, ""));
+        for (Element rect : all(drawing, "rect")) {
+          assertThat(number(rect, "x")).as(job.ref() + station).isBetween(-1.0, PlanScale.WIDTH);
+          assertThat(number(rect, "y")).isBetween(-1.0, PlanScale.HEIGHT);
+        }
+        for (Element text : all(drawing, "text")) {
+          assertThat(number(text, "y")).isBetween(0.0, PlanScale.HEIGHT);
+          assertThat(text.getTextContent()).isNotBlank().doesNotContain("NaN");
+        }
+      }
+    }
+  }
+
+  @Test
+  void lengthsOnTheSheetHaveTheProportionsOfTheRig() throws Exception {
+    JobFile file = files.open("J1003", person);
+    PlanScale at = PlanScale.of(file.rig());
+    var sheet = file.rig().sheet();
+    assertThat(at.x(sheet.si(RigField.OVERALL_LENGTH)) - at.x(0))
+        .isCloseTo(at.px(sheet.si(RigField.OVERALL_LENGTH)), within(1e-9));
+    Document drawing = parse(Towline.draw(file, Station.RIG, ""));
+    double bed = sheet.si(RigField.OVERALL_LENGTH) - sheet.si(RigField.DRAWBAR_LENGTH);
+    assertThat(all(drawing, "rect"))
+        .anySatisfy(
+            rect -> {
+              assertThat(number(rect, "width")).isCloseTo(at.px(bed), within(0.1));
+              assertThat(number(rect, "height"))
+                  .isCloseTo(at.px(sheet.si(RigField.OVERALL_WIDTH)), within(0.1));
+            });
+  }
+
+  @Test
+  void everyLampThatIsThereIsDrawnAndLeftOutOnesAreNot() throws Exception {
+    JobFile file = files.open("J1006", person);
+    long lenses = lenses(parse(Towline.draw(file, Station.RIG, "")));
+    assertThat(lenses).isEqualTo(file.rig().lamps().stream().filter(Lamp::counts).count());
+    Walker electrician = new Walker(mvc, "electrician");
+    String ref = electrician.newJob("Lamp count", "NONE", "1");
+    long before = lenses(parse(Towline.draw(files.open(ref, person), Station.RIG, "")));
+    electrician.post("/jobs/" + ref + "/rig/lamps", Map.of("plate.state", "LEFT_OUT"));
+    assertThat(lenses(parse(Towline.draw(files.open(ref, person), Station.RIG, ""))))
+        .isEqualTo(before - 1);
+  }
+
+  private static long lenses(Document drawing) {
+    List<Element> shapes = all(drawing, "rect");
+    shapes.addAll(all(drawing, "circle"));
+    return shapes.stream().filter(e -> e.getAttribute("class").equals("lens")).count();
+  }
+
+  @Test
+  void eachStationPaintsItsOwnLayer() {
+    JobFile file = files.open("J1003", person);
+    assertThat(Towline.draw(file, Station.RIG, "")).contains("tongue ", "axles ");
+    assertThat(Towline.draw(file, Station.HARNESS, "")).contains("BU brake", "nearest its limit");
+    assertThat(Towline.draw(file, Station.CAB, "")).contains("breaker 20 A");
+    assertThat(Towline.draw(file, Station.BENCH, "")).contains("5 of 5, holds");
+    assertThat(Towline.draw(file, Station.BREAKAWAY, "")).contains("chains dashed");
+    assertThat(Towline.draw(file, Station.ROAD, "")).contains("last stop: gain 6");
+    assertThat(Towline.draw(file, Station.HANDOVER, "")).contains("9 of 9 checks read");
+  }
+
+  @Test
+  void thePartOfTheOpenCardIsMarked() {
+    JobFile file = files.open("J1001", person);
+    assertThat(Towline.draw(file, Station.RIG, "axles")).containsOnlyOnce("towpart marked");
+    assertThat(Towline.draw(file, Station.RIG, "")).doesNotContain("marked");
+  }
+
+  @Test
+  void outlinesOfAllKindsAreOfOneScale() throws Exception {
+    for (TrailerKind kind : TrailerKind.values()) {
+      Document outline = parse(Outline.of(kind));
+      assertThat(all(outline, "circle"))
+          .as(kind.label())
+          .anySatisfy(wheel -> assertThat(number(wheel, "r")).isEqualTo(9.5));
+    }
+  }
+
+  @Test
+  void namesThatLookLikeMarkupStayText() throws Exception {
+    Walker electrician = new Walker(mvc, "electrician");
+    String evil = "<script>alert(1)</script> & \"quoted\"";
+    String ref = electrician.newJob(evil, "ELECTRIC", "1");
+    JobFile file = files.open(ref, person);
+    assertThat(Towline.draw(file, Station.RIG, "")).doesNotContain("<script>");
+    parse(Towline.draw(file, Station.RIG, ""));
+    for (Station station : Station.values()) {
+      assertThat(electrician.answer("/jobs/" + ref + "/" + station.path()).getContentAsString())
+          .doesNotContain("<script>alert");
+    }
+    assertThat(electrician.answer("/").getContentAsString()).doesNotContain("<script>alert");
+    assertThat(electrician.answer("/jobs/" + ref + "/report.pdf").getStatus()).isEqualTo(200);
+  }
+}

@@ -1,0 +1,138 @@
+package org.jexel.app.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.jexel.app.AppTest;
+import org.jexel.app.Walker;
+import org.jexel.app.security.PersonRepository;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** One next act, and the states of the stations, as a job goes on. */
+@AppTest
+class NextActTest {
+  @Autowired private MockMvc mvc;
+  @Autowired private JobFiles files;
+  @Autowired private PersonRepository people;
+
+  private Walker electrician;
+
+  @BeforeEach
+  void someone() {
+    electrician = new Walker(mvc, "electrician");
+  }
+
+  private Progress progress(String ref) {
+    return files.open(ref, people.findBySignIn("viewer").orElseThrow()).progress();
+  }
+
+  private void enter(String ref, String card, String code, String text) throws Exception {
+    electrician.post("/jobs/" + ref + "/figures/" + card, Map.of(code, text, code + ".was", ""));
+  }
+
+  private void plates(String ref) throws Exception {
+    enter(ref, "vehicle", "KERB_MASS.0", "2100");
+    enter(ref, "vehicle", "TOW_RATING.0", "2500");
+    enter(ref, "trailer", "EMPTY_MASS.0", "450");
+    enter(ref, "trailer", "TRAILER_PERMITTED_MASS.0", "1400");
+    enter(ref, "axles", "AXLE_RATING.0", "1500");
+  }
+
+  private void lengths(String ref) throws Exception {
+    enter(ref, "supply", "FEED_RUN.0", "5.5");
+    enter(ref, "trailer", "OVERALL_LENGTH.0", "4.4");
+    enter(ref, "trailer", "DRAWBAR_LENGTH.0", "1.2");
+  }
+
+  @Test
+  void platesComeFirstThenLengthsThenTheBench() throws Exception {
+    String ref = electrician.newJob("In order", "ELECTRIC", "1");
+    assertThat(progress(ref).next().text()).isEqualTo("Read the plate: tow vehicle, kerb mass");
+    assertThat(progress(ref).states().get(Station.RIG)).isEqualTo(StationState.UNDER_WAY);
+    plates(ref);
+    assertThat(progress(ref).next().text())
+        .isEqualTo("Measure: tow vehicle, wire run, battery to socket");
+    lengths(ref);
+    assertThat(progress(ref).next().station()).isEqualTo(Station.BENCH);
+    assertThat(progress(ref).next().card()).isEqualTo("supply.battery");
+  }
+
+  @Test
+  void anOverloadGoesBeforeEverythingElse() throws Exception {
+    String ref = electrician.newJob("Overloaded", "ELECTRIC", "1");
+    plates(ref);
+    electrician.post(
+        "/jobs/" + ref + "/rig/load",
+        Map.of("name", "Bricks", "mass", "2000", "place", "2.6", "requestKey", "bricks-" + ref));
+    assertThat(progress(ref).states().get(Station.RIG)).isEqualTo(StationState.FAILS);
+    assertThat(progress(ref).next().text()).contains("over the rating");
+    assertThat(progress(ref).next().card()).isEqualTo("load");
+  }
+
+  @Test
+  void aFailedCheckIsMendedBeforeTheNextIsRead() throws Exception {
+    String ref = electrician.newJob("Failing", "ELECTRIC", "1");
+    plates(ref);
+    lengths(ref);
+    electrician.read(ref, "supply.battery", "10.1");
+    assertThat(progress(ref).next().text()).isEqualTo("Mend and read again: Battery, engine off");
+    assertThat(progress(ref).next().waitsFor()).isEqualTo("the repair");
+    assertThat(progress(ref).states().get(Station.BENCH)).isEqualTo(StationState.FAILS);
+    electrician.read(ref, "supply.battery", "12.6");
+    assertThat(progress(ref).next().card()).isNotEqualTo("supply.battery");
+    assertThat(progress(ref).states().get(Station.BENCH)).isEqualTo(StationState.UNDER_WAY);
+  }
+
+  @Test
+  void anUnbrakedTrailerNeedsNoCabNoBreakawayAndNoRoad() throws Exception {
+    String ref = electrician.newJob("Unbraked", "NONE", "1");
+    plates(ref);
+    lengths(ref);
+    for (Station station : new Station[] {Station.CAB, Station.BREAKAWAY, Station.ROAD}) {
+      assertThat(progress(ref).states().get(station)).isEqualTo(StationState.HOLDS);
+    }
+    for (String check :
+        new String[] {
+          "supply.battery",
+          "socket.tail",
+          "socket.charge",
+          "socket.left",
+          "socket.right",
+          "socket.reverse"
+        }) {
+      electrician.read(ref, check, electrician.expected(ref, check));
+    }
+    assertThat(progress(ref).next().station()).isEqualTo(Station.HANDOVER);
+    assertThat(progress(ref).states().get(Station.HANDOVER)).isEqualTo(StationState.HOLDS);
+  }
+
+  @Test
+  void theBreakawayComesBeforeTheRoad() throws Exception {
+    String ref = electrician.newJob("No breakaway", "ELECTRIC", "1");
+    plates(ref);
+    lengths(ref);
+    JobFile file = files.open(ref, people.findBySignIn("viewer").orElseThrow());
+    for (var check : file.checks()) {
+      electrician.read(ref, check.id(), electrician.expected(ref, check.id()));
+    }
+    assertThat(progress(ref).next().station()).isEqualTo(Station.BREAKAWAY);
+    enter(ref, "connection", "BREAKAWAY_KIT.0", "OWN_BATTERY");
+    assertThat(progress(ref).next().station()).isEqualTo(Station.ROAD);
+    assertThat(progress(ref).next().text()).isEqualTo("Try a stop at gain 5");
+    assertThat(progress(ref).next().waitsFor()).contains("level, dry, empty");
+  }
+
+  @Test
+  void everyNextActLeadsToAPageThatHasItsCard() throws Exception {
+    for (String ref : new String[] {"J1001", "J1002", "J1003", "J1004", "J1005", "J1006"}) {
+      NextAct next = progress(ref).next();
+      String page =
+          electrician.page(
+              "/jobs/%s/%s?card=%s".formatted(ref, next.station().path(), next.card()));
+      assertThat(page).as(ref + " " + next.text()).contains(next.text());
+    }
+  }
+}
