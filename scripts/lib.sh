@@ -32,7 +32,6 @@ db_user() { if [ "$(id -u)" = 0 ]; then echo nobody; else id -un; fi; }
 as_db() { if [ "$(id -u)" = 0 ]; then setpriv --reuid=nobody --regid=nogroup --clear-groups "$@"; else "$@"; fi; }
 
 # db_start DIR PORT : starts the private server with its data in DIR, and waits until it answers.
-# The socket lies under /tmp, since a socket's path may not be longer than 107 letters.
 db_start() {
   local dir=$1 port=$2
   port_taken "$port" && die "Port $port is taken; set JEXEL_DB_PORT to a free one."
@@ -45,7 +44,10 @@ db_start() {
     say "The database's data lies in $open, since its account cannot enter $dir."
     dir=$open
   fi
-  DB_SOCKET=$(mktemp -u "/tmp/jexel-db-$port-XXXXXX")
+  DB_SOCKET=$dir/mariadb.sock
+  # a socket's path may not be longer than 107 letters
+  [ ${#DB_SOCKET} -le 100 ] || DB_SOCKET=/tmp/jexel-db-$port.sock
+  rm -f "$DB_SOCKET"
   if [ ! -d "$dir/data/mysql" ]; then
     rm -rf "$dir/data" "$dir/new"
     mkdir -p "$dir/new"
@@ -55,10 +57,11 @@ db_start() {
     mv "$dir/new" "$dir/data"
   fi
   chown "$(db_user)" "$dir"
-  # exec, so that the process id is the server's own and not a shell's around it
+  # exec, so that the process id is the server's own and not a shell's around it; setsid, so that a
+  # Ctrl-C at the terminal reaches the script, which stops things in order, and not the database
   (
     daemon=$(PATH="$PATH:/usr/sbin" command -v mariadbd)
-    if [ "$(id -u)" = 0 ]; then set -- setpriv --reuid=nobody --regid=nogroup --clear-groups "$daemon"; else set -- "$daemon"; fi
+    if [ "$(id -u)" = 0 ]; then set -- setsid setpriv --reuid=nobody --regid=nogroup --clear-groups "$daemon"; else set -- setsid "$daemon"; fi
     exec "$@" --no-defaults --datadir="$dir/data" --socket="$DB_SOCKET" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$dir/mariadb.pid" --character-set-server=utf8mb4 \
     --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=128M --max-connections=80 --skip-name-resolve \

@@ -197,4 +197,36 @@ class CheckSheetTest {
     assertThat(check.function()).isEqualTo(PinFunction.BRAKE);
     assertThat(check.influences().get(0).element()).startsWith("magnet_");
   }
+
+  @Test
+  void returnsThatAreSharedLowerWhatALampSeesButNotWhatTheSocketSays() {
+    Rig rig = Rigs.twoAxles();
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    var one =
+        RigNetwork.of(rig, harness, new RigState(Set.of(PinFunction.LEFT), 0, false, true))
+            .network()
+            .solve();
+    var both =
+        RigNetwork.of(
+                rig,
+                harness,
+                new RigState(Set.of(PinFunction.LEFT, PinFunction.TAIL), 0, false, true))
+            .network()
+            .solve();
+    assertThat(both.volts("left_rear_left", "earth_rear_left"))
+        .isLessThan(one.volts("left_rear_left", "earth_rear_left"));
+  }
+
+  @Test
+  void aMetricShelfGivesTheSameChecksWithOtherCopper() {
+    Rig rig = Rigs.oneAxle();
+    List<Check> metric =
+        CheckSheet.of(rig, HarnessPlanner.plan(rig, WireSize.METRIC), OptionalDouble.of(12.6));
+    List<Check> gauges = sheet(rig, OptionalDouble.of(12.6));
+    assertThat(metric).extracting(Check::id).isEqualTo(gauges.stream().map(Check::id).toList());
+    for (int i = 0; i < metric.size(); i++) {
+      assertThat(metric.get(i).band().expected())
+          .isCloseTo(gauges.get(i).band().expected(), within(0.6));
+    }
+  }
 }

@@ -177,4 +177,40 @@ class HarnessPlannerTest {
                 .filter(load -> load.function() == PinFunction.STOP))
         .hasSize(2);
   }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void everySpanStandsInOneLineOfTheTable(Rig rig) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    double table = harness.circuits().stream().mapToDouble(Circuit::length).sum();
+    assertThat(table).isCloseTo(total(harness), within(1e-9));
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void thickerStockNeverLosesMoreVolts(Rig rig) {
+    List<WireSize> thick = WireSize.GAUGES.subList(3, WireSize.GAUGES.size());
+    var usual = HarnessPlanner.plan(rig, WireSize.GAUGES).circuits();
+    var copper = HarnessPlanner.plan(rig, thick).circuits();
+    for (int i = 0; i < usual.size(); i++) {
+      if (usual.get(i).function() != PinFunction.EARTH && usual.get(i).sizes().size() == 1) {
+        assertThat(copper.get(i).drop())
+            .as(usual.get(i).name())
+            .isLessThanOrEqualTo(Math.max(usual.get(i).drop(), usual.get(i).limit()) + 1e-9);
+      }
+    }
+  }
+
+  @Test
+  void aLineOfTheTableShowsItsSum() {
+    for (Circuit circuit : HarnessPlanner.plan(Rigs.twoAxles(), WireSize.GAUGES).circuits()) {
+      assertThat(circuit.sum().si()).isEqualTo(circuit.drop());
+      assertThat(circuit.sum().title()).contains(circuit.name());
+      assertThat(circuit.sizes()).isNotEmpty();
+      assertThat(circuit.protection())
+          .satisfiesAnyOf(
+              amps -> assertThat(amps).isZero(),
+              amps -> assertThat(amps).isGreaterThanOrEqualTo(circuit.amps()));
+    }
+  }
 }
