@@ -16,8 +16,7 @@ final class Palette {
   static final String AMBER_LENS = "#C98A12";
   static final String CLEAR_LENS = "#FFFFFF";
 
-  /** The page knows the family by its first name, AWT by its second. */
-  static final String LABEL_FONT = "Barlow Condensed, Barlow Condensed SemiBold";
+  static final String LABEL_FONT = "Barlow Condensed";
 
   private Palette() {}
 

@@ -3,9 +3,6 @@ package org.jexel.app.handover;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
-import java.awt.Font;
-import java.awt.FontFormatException;
-import java.awt.GraphicsEnvironment;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -16,14 +13,6 @@ import org.springframework.stereotype.Component;
 /** Turns a page of well-formed XHTML with inline SVG into a PDF, with the fonts that ship here. */
 @Component
 class ReportPdf {
-  /** Text inside drawings is set by AWT, which knows only the fonts that it was given. */
-  ReportPdf() throws IOException, FontFormatException {
-    GraphicsEnvironment fonts = GraphicsEnvironment.getLocalGraphicsEnvironment();
-    try (InputStream in = open("BarlowCondensed_600SemiBold.ttf")) {
-      fonts.registerFont(Font.createFont(Font.TRUETYPE_FONT, in));
-    }
-  }
-
   byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
