@@ -1,6 +1,5 @@
 package org.jexel.core.network;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -165,10 +164,6 @@ public final class Network {
       throw new IllegalArgumentException("no element " + name);
     }
     return element;
-  }
-
-  List<String> nodeNames() {
-    return new ArrayList<>(nodes.keySet());
   }
 
   /**

@@ -1,7 +1,6 @@
 package org.jexel.core.network;
 
 import java.util.Map;
-import java.util.TreeMap;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.interfaces.linsol.LinearSolverDense;
 
@@ -45,13 +44,6 @@ public final class Solution {
     }
     double i = x.get(branches.get(name));
     return element instanceof Element.Source ? -i : i;
-  }
-
-  /** Voltages of all nodes by name. */
-  public Map<String, Double> allVolts() {
-    Map<String, Double> all = new TreeMap<>();
-    network.nodeNames().forEach(node -> all.put(node, volts(node)));
-    return all;
   }
 
   /** How the voltage between two nodes answers to every element. */
@@ -111,12 +103,6 @@ public final class Solution {
       }
       double branch = lambda.get(solution.branches.get(name));
       return element instanceof Element.Converter c ? branch * c.share() : branch;
-    }
-
-    /** To a source's internal resistance. */
-    public double toInternal(String source) {
-      int k = solution.branches.get(source);
-      return lambda.get(k) * solution.x.get(k);
     }
   }
 }

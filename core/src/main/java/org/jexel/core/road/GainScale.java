@@ -37,9 +37,4 @@ public record GainScale(double least, double greatest, double step) {
   public boolean atLeast(double a, double b) {
     return a >= b - EPSILON;
   }
-
-  /** Output share of a gain: nothing at zero, all at the top. */
-  public double share(double gain) {
-    return Math.max(0, Math.min(1, gain / greatest));
-  }
 }
