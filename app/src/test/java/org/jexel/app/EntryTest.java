@@ -278,6 +278,25 @@ class EntryTest {
     assertThat(electrician.page("/jobs/" + ref + "/rig?card=lamps")).contains("off the frame");
   }
 
+  @Test
+  void aLampIsMovedByHandAndAPlaceOffTheFrameStaysAsTyped() throws Exception {
+    String ref = electrician.newJob("Moved", "NONE", "1");
+    String page = electrician.page("/jobs/" + ref + "/rig?card=lamps");
+    assertThat(page).contains("name=\"rear-left.x\"");
+    Map<String, String> to =
+        Map.of("rear-left.x", "3.5", "rear-left.x.was", "4.12", "rear-left.y", "0.7");
+    electrician.post("/jobs/" + ref + "/rig/lamps", to);
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=lamps"))
+        .contains("value=\"3.50\"")
+        .contains("moved by hand");
+    electrician.post(
+        "/jobs/" + ref + "/rig/lamps",
+        Map.of("rear-left.x", "30 m", "rear-left.x.was", "3.50", "rear-left.y", "0.7"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=lamps"))
+        .contains("value=\"30 m\"")
+        .contains("off the frame. It ends");
+  }
+
   private String readyForTheRoad() throws Exception {
     String ref = electrician.newJob("Road", "ELECTRIC", "1");
     for (String check :

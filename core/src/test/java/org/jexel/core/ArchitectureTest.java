@@ -81,9 +81,9 @@ class ArchitectureTest {
           .whereLayer("road")
           .mayOnlyAccessLayers("quantity", "braking", "check")
           .whereLayer("cab")
-          .mayOnlyAccessLayers("quantity", "harness")
+          .mayOnlyAccessLayers("quantity", "connector", "rig", "harness")
           .whereLayer("breakaway")
-          .mayOnlyAccessLayers("quantity");
+          .mayOnlyAccessLayers("quantity", "rig", "harness");
 
   @ArchTest
   static final ArchRule noCircles =

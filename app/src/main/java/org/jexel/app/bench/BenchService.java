@@ -5,6 +5,7 @@ import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Plausible;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
@@ -50,23 +51,7 @@ public class BenchService {
       return new Typed(Double.NaN, misread.message());
     }
     double si = ((Parsed.Value) parsed).si();
-    String problem =
-        switch (check.measure()) {
-          case OHMS ->
-              si < 0
-                  ? "Resistance cannot be negative. Is the circuit live, or are the leads on volts?"
-                  : si > 20e6 ? "That is open. Type 20000 kohm for an open circuit." : null;
-          case VOLTS ->
-              Math.abs(si) > 30
-                  ? "More than 30 V cannot stand on this rig. Check the range."
-                  : null;
-          case AMPS ->
-              Math.abs(si) > 60
-                  ? "More than 60 A is past this rig's fuses. Check the range."
-                  : null;
-          default -> null;
-        };
-    return new Typed(si, problem);
+    return new Typed(si, Plausible.problem(check.measure(), si).orElse(null));
   }
 
   /**

@@ -7,6 +7,7 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
+import org.jexel.core.breakaway.BreakawayLoad;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Controller;
@@ -29,7 +30,7 @@ class BreakawayController {
   ModelAndView breakaway(@PathVariable String ref, Person person) {
     JobFile file = files.open(ref, person);
     Map<String, Object> view = new HashMap<>();
-    BreakawayFacts facts = BreakawayFacts.of(file);
+    BreakawayLoad facts = file.breakawayLoad();
     view.put("facts", facts);
     view.put("holding", facts.holding().orElse(null));
     view.put("kit", file.rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class));

@@ -32,7 +32,7 @@ class CabController {
     JobFile file = files.open(ref, person);
     Map<String, Object> view = new HashMap<>();
     view.put("fields", figures.fields(RigCards.CONTROLLER, file));
-    view.put("facts", CabFacts.possible(file) ? CabFacts.of(file) : null);
+    view.put("facts", file.controllerFeed().orElse(null));
     return pages.page(file, Station.CAB, "controller", view);
   }
 }

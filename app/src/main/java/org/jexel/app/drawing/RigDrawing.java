@@ -4,6 +4,7 @@ import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import org.jexel.core.rig.BatteryPlace;
+import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -190,7 +191,10 @@ final class RigDrawing {
           "stroke-width",
           2.4);
     }
-    for (double axle : rig.axlePlaces()) {
+    double[] places = rig.axlePlaces();
+    for (int i = 0; i < places.length; i++) {
+      double axle = places[i];
+      double radius = sheet.si(new FieldKey(RigField.TYRE_RADIUS, i));
       svg.line(
           at.x(axle),
           at.y(-half),
@@ -203,7 +207,7 @@ final class RigDrawing {
           "stroke-width",
           2.2);
       for (int side = -1; side <= 1; side += 2) {
-        wheel(axle, side * (half + 0.06), 2 * sheet.si(RigField.TYRE_RADIUS), 0.22);
+        wheel(axle, side * (half + 0.06), 2 * radius, 0.22);
       }
     }
     svg.rect(

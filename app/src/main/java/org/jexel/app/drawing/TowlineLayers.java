@@ -6,12 +6,12 @@ import static org.jexel.app.drawing.Svg.n;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.jexel.app.breakaway.BreakawayFacts;
-import org.jexel.app.cab.CabFacts;
+import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Station;
 import org.jexel.app.road.TestStop;
 import org.jexel.core.braking.Stop;
+import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.check.Check;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
@@ -232,7 +232,8 @@ final class TowlineLayers {
   }
 
   private void cab() {
-    if (!CabFacts.possible(file)) {
+    Optional<ControllerFeed> feed = file.controllerFeed();
+    if (feed.isEmpty()) {
       label(
           at.x(-sheet.si(RigField.TOW_LENGTH) / 2),
           222,
@@ -241,7 +242,6 @@ final class TowlineLayers {
           INK);
       return;
     }
-    CabFacts facts = CabFacts.of(file);
     double[] battery = drawing.battery();
     double[] box = drawing.controller();
     double y = at.y(box[1]);
@@ -284,8 +284,8 @@ final class TowlineLayers {
         222,
         "breaker %.0f A by the battery · feed %s, %s · controller · blue to the brake pin"
             .formatted(
-                facts.breaker().chosen(),
-                facts.feed().size().label(),
+                feed.get().breaker().chosen(),
+                feed.get().feed().size().label(),
                 Measure.LENGTH.text(sheet.si(RigField.FEED_RUN), units)),
         "start",
         INK);
@@ -406,9 +406,8 @@ final class TowlineLayers {
         Palette.WORK,
         "stroke-width",
         2.6);
-    BreakawayFacts facts = BreakawayFacts.of(file);
     String words =
-        facts
+        file.breakawayLoad()
             .holding()
             .map(
                 h ->

@@ -18,6 +18,8 @@ import org.jexel.app.rig.RigPart;
 import org.jexel.app.road.GainSetting;
 import org.jexel.app.road.TestStop;
 import org.jexel.app.security.Person;
+import org.jexel.core.breakaway.BreakawayLoad;
+import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.connector.ConnectorCatalog;
@@ -99,12 +101,15 @@ public final class JobFile {
     Map<String, Lamp> bySlot = new LinkedHashMap<>();
     LampOffer.of(sheet, reversePin).forEach(lamp -> bySlot.put(lamp.slot(), lamp));
     for (Lamp entry : entries) {
-      Lamp offered = bySlot.get(entry.slot());
-      // An offered lamp keeps its computed place; only what a person said of it is taken over.
-      bySlot.put(
-          entry.slot(), offered == null ? entry : offered.with(entry.state(), entry.technology()));
+      bySlot.merge(entry.slot(), entry, JobFile::said);
     }
     return new ArrayList<>(bySlot.values());
+  }
+
+  /** An offered lamp keeps its computed place and reason until somebody puts it elsewhere. */
+  private static Lamp said(Lamp offered, Lamp entry) {
+    Lamp lamp = offered.with(entry.state(), entry.technology());
+    return entry.placed() ? lamp.at(entry.x(), entry.y()) : lamp;
   }
 
   private static <T> List<T> standing(
@@ -189,6 +194,15 @@ public final class JobFile {
 
   public Harness harness() {
     return once("harness", () -> HarnessPlanner.plan(rig, job.workshop().stock()));
+  }
+
+  /** The controller's supply; empty without electric brakes. */
+  public Optional<ControllerFeed> controllerFeed() {
+    return ControllerFeed.of(rig, harness());
+  }
+
+  public BreakawayLoad breakawayLoad() {
+    return BreakawayLoad.of(rig, harness());
   }
 
   public List<Check> checks() {

@@ -4,8 +4,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jexel.app.breakaway.BreakawayFacts;
-import org.jexel.app.cab.CabFacts;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Circuit;
 import org.jexel.core.quantity.Measure;
@@ -90,7 +88,8 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (sheet.enteredOf(RigField.GAIN_GREATEST, RigField.GAIN_STEP) < 2) {
       return StationState.UNDER_WAY;
     }
-    return CabFacts.of(file).breaker().wireCarries() ? StationState.HOLDS : StationState.WATCH;
+    boolean carries = file.controllerFeed().filter(f -> f.breaker().wireCarries()).isPresent();
+    return carries ? StationState.HOLDS : StationState.WATCH;
   }
 
   private static StationState bench(JobFile file) {
@@ -114,7 +113,7 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
           ? StationState.NOT_YET
           : StationState.FAILS;
     }
-    Optional<Verdict> holding = BreakawayFacts.of(file).holding().map(h -> h.verdict());
+    Optional<Verdict> holding = file.breakawayLoad().holding().map(h -> h.verdict());
     return sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed()
         ? StationState.UNDER_WAY
         : of(holding.orElse(Verdict.WATCH));

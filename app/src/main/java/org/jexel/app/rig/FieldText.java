@@ -1,6 +1,7 @@
 package org.jexel.app.rig;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Measure;
@@ -10,6 +11,7 @@ import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 
@@ -26,6 +28,12 @@ final class FieldText {
   static List<Choosable> options(RigField field, ConnectorCatalog catalog) {
     if (field.catalog() == RigField.Catalog.CONNECTOR) {
       return catalog.connectors().stream().map(c -> new Choosable(c.id(), c.label())).toList();
+    }
+    if (field.catalog() == RigField.Catalog.CONNECTOR_OR_NONE) {
+      return Stream.concat(
+              Stream.of(new Choosable(Rig.NO_CONNECTOR, "None")),
+              options(RigField.TOW_CONNECTOR, catalog).stream())
+          .toList();
     }
     if (field.catalog() == RigField.Catalog.CONVENTION) {
       return catalog.conventions().stream().map(c -> new Choosable(c.id(), c.label())).toList();

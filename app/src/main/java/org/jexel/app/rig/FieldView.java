@@ -6,6 +6,7 @@ import java.util.List;
  * One field of a card, ready to print.
  *
  * @param code its stored name, also the name of its input
+ * @param heading above it, where a new group of fields starts; else null
  * @param label for people
  * @param options of a chosen field, else empty
  * @param text what stands in the input: the draft if there is one
@@ -20,6 +21,7 @@ import java.util.List;
  */
 public record FieldView(
     String code,
+    String heading,
     String label,
     List<FieldText.Choosable> options,
     String text,

@@ -48,10 +48,12 @@ public class FigureCards {
 
   private static List<FieldKey> keys(RigCards card, JobFile file) {
     List<FieldKey> keys = new ArrayList<>();
-    for (RigField field : card.fields()) {
-      int n = field.perAxle() ? file.rig().axleCount() : 1;
-      for (int i = 0; i < n; i++) {
-        keys.add(new FieldKey(field, i));
+    card.fields().stream().filter(f -> !f.perAxle()).map(FieldKey::of).forEach(keys::add);
+    for (int axle = 0; axle < file.rig().axleCount(); axle++) {
+      for (RigField field : card.fields()) {
+        if (field.perAxle()) {
+          keys.add(new FieldKey(field, axle));
+        }
       }
     }
     return keys;
@@ -60,6 +62,16 @@ public class FigureCards {
   /** The fields of a card as they stand for this person. */
   public List<FieldView> fields(RigCards card, JobFile file) {
     return keys(card, file).stream().map(key -> field(card, key, file)).toList();
+  }
+
+  /** Heading above the first field of each axle; null elsewhere. */
+  private static String heading(RigCards card, FieldKey key) {
+    boolean first =
+        card.fields().stream()
+            .filter(RigField::perAxle)
+            .findFirst()
+            .equals(Optional.of(key.field()));
+    return first ? "Axle " + (key.index() + 1) : null;
   }
 
   private FieldView field(RigCards card, FieldKey key, JobFile file) {
@@ -85,6 +97,7 @@ public class FigureCards {
     }
     return new FieldView(
         key.code(),
+        heading(card, key),
         field.perAxle() && file.rig().axleCount() > 1
             ? field.label() + ", axle " + (key.index() + 1)
             : field.label(),

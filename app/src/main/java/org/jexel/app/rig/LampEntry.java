@@ -40,6 +40,8 @@ public class LampEntry {
   @Column(name = "y_m")
   private double yM;
 
+  private boolean placed;
+
   @Enumerated(EnumType.STRING)
   private LampTechnology technology;
 
@@ -60,6 +62,7 @@ public class LampEntry {
     this.side = lamp.side();
     this.xM = lamp.x();
     this.yM = lamp.y();
+    this.placed = lamp.placed();
     this.technology = lamp.technology();
     this.state = lamp.state();
     this.person = person;
@@ -67,6 +70,6 @@ public class LampEntry {
   }
 
   public Lamp lamp() {
-    return new Lamp(slot, role, side, xM, yM, technology, state, "entered by hand");
+    return new Lamp(slot, role, side, xM, yM, technology, state, "entered by hand", placed);
   }
 }

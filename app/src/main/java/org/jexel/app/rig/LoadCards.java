@@ -98,15 +98,17 @@ public class LoadCards {
       return;
     }
     Map<String, String> none = new LinkedHashMap<>();
-    boolean weighed = has(typed, "mass");
-    Double volume =
-        weighed ? null : number(file, typed, "volume", Measure.VOLUME, 0, MOST_M3, none);
-    Double density =
-        weighed ? null : number(file, typed, "density", Measure.DENSITY, 0, MOST_DENSITY, none);
-    double mass =
-        weighed ? number(file, typed, "mass", Measure.MASS, 0, MOST_KG, none) : volume * density;
+    String name = typed.get("name").strip();
     double x = number(file, typed, "place", Measure.LENGTH, 0, 100, none);
-    enter(file, new LoadItem(typed.get("name").strip(), mass, x), volume, density, requestKey);
+    if (has(typed, "mass")) {
+      double mass = number(file, typed, "mass", Measure.MASS, 0, MOST_KG, none);
+      enter(file, new LoadItem(name, mass, x), null, null, requestKey);
+    } else {
+      double volume = number(file, typed, "volume", Measure.VOLUME, 0, MOST_M3, none);
+      double density = number(file, typed, "density", Measure.DENSITY, 0, MOST_DENSITY, none);
+      LoadItem item = LoadItem.ofVolume(name, volume, density, x);
+      enter(file, item, volume, density, requestKey);
+    }
     drafts.dropForm(file.job(), file.person(), FORM);
     files.refresh(file.job().ref(), file.person());
   }

@@ -87,7 +87,7 @@ class RigController {
               fields.stream().anyMatch(f -> f.problem() != null || f.theirs() != null)));
     }
     view.put("cards", cards);
-    view.put("lamps", file.rig().lamps());
+    view.put("lamps", lamps.rows(file));
     view.put("lampStates", Lamp.State.values());
     view.put("lampTechnologies", LampTechnology.values());
     view.put("lampRoles", LampRole.values());

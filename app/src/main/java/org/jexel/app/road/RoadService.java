@@ -6,6 +6,7 @@ import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
@@ -23,15 +24,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class RoadService {
   static final String FORM = "stop";
-  private static final double WALKING = 10 / 3.6;
-  private static final double FASTEST = 70 / 3.6;
-  private static final double LEAST_DISTANCE = 1;
-  private static final double MOST_DISTANCE = 300;
-  private static final double LEAST_SECONDS = 0.5;
-  private static final double MOST_SECONDS = 60;
-
-  /** No tyre stops a rig on the level harder than this, m/s². */
-  private static final double HARDEST_STOP = 11;
 
   private final TestStopRepository stops;
   private final GainSettingRepository settings;
@@ -72,12 +64,12 @@ public class RoadService {
                   Measure.GAIN.number(file.scale().step(), units)));
     }
     Double speed = number(typed, "speed", Measure.SPEED, units, problems, true);
-    range("speed", speed, WALKING, FASTEST, Measure.SPEED, units, problems);
+    range("speed", speed, StopLimits.SPEED, Measure.SPEED, units, problems);
     Double distance = number(typed, "distance", Measure.DISTANCE, units, problems, false);
-    range("distance", distance, LEAST_DISTANCE, MOST_DISTANCE, Measure.DISTANCE, units, problems);
+    range("distance", distance, StopLimits.DISTANCE, Measure.DISTANCE, units, problems);
     Double seconds = number(typed, "seconds", Measure.SECONDS, units, problems, false);
-    range("seconds", seconds, LEAST_SECONDS, MOST_SECONDS, Measure.SECONDS, units, problems);
-    if (speed != null && distance != null && speed * speed / (2 * distance) > HARDEST_STOP) {
+    range("seconds", seconds, StopLimits.SECONDS, Measure.SECONDS, units, problems);
+    if (speed != null && distance != null && !StopLimits.possible(speed, distance)) {
       problems.putIfAbsent("distance", "No tyre stops that short from this speed. Check both.");
     }
     Surface surface = choice(Surface.class, typed.get("surface"), "surface", problems);
@@ -131,16 +123,16 @@ public class RoadService {
   private static void range(
       String field,
       Double si,
-      double least,
-      double greatest,
+      StopLimits limits,
       Measure measure,
       UnitSystem units,
       Map<String, String> problems) {
-    if (si != null && (si < least || si > greatest)) {
+    if (si != null && !limits.believes(si)) {
       problems.put(
           field,
           "Not plausible for a test stop. Expected %s to %s."
-              .formatted(measure.number(least, units), measure.text(greatest, units)));
+              .formatted(
+                  measure.number(limits.least(), units), measure.text(limits.greatest(), units)));
     }
   }
 

@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.jexel.core.connector.PinFunction;
 
 /**
  * The planned harness: every span, every load, and the table of circuits.
@@ -25,6 +27,18 @@ public record Harness(List<Span> spans, List<Load> loads, List<Circuit> circuits
     spans = List.copyOf(spans);
     loads = List.copyOf(loads);
     circuits = List.copyOf(circuits);
+  }
+
+  /** Design current of everything that one pin feeds, A. */
+  public double amps(PinFunction function) {
+    return loads.stream().filter(l -> l.function() == function).mapToDouble(Load::amps).sum();
+  }
+
+  /** The conductor from the battery that starts a function's way, if this harness has one. */
+  public Optional<Span> feed(PinFunction function) {
+    return spans.stream()
+        .filter(s -> s.duty() == Duty.VEHICLE && s.function() == function)
+        .findFirst();
   }
 
   /** The span that ends at each point; every point is fed by one span only. */

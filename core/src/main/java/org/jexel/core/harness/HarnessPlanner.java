@@ -13,6 +13,7 @@ import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
@@ -178,7 +179,6 @@ public final class HarnessPlanner {
               Provenance.ASSUMED));
       return;
     }
-    Figure magnet = rig.sheet().figure(RigField.MAGNET_OHMS);
     double[] places = rig.axlePlaces();
     double across = 0.8 * rig.sheet().si(RigField.OVERALL_WIDTH);
     String live = "box_brake";
@@ -186,6 +186,7 @@ public final class HarnessPlanner {
     double x = rig.sheet().si(RigField.DRAWBAR_LENGTH);
     double sideways = across / 2;
     for (int axle : rig.brakedAxles()) {
+      Figure magnet = rig.sheet().figure(new FieldKey(RigField.MAGNET_OHMS, axle));
       double length = Math.abs(places[axle] - x) + sideways;
       String near = "axle" + (axle + 1) + "_left";
       String far = "axle" + (axle + 1) + "_right";

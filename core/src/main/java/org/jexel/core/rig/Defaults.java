@@ -1,5 +1,6 @@
 package org.jexel.core.rig;
 
+import java.util.stream.IntStream;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Unit;
@@ -17,6 +18,9 @@ final class Defaults {
   private Defaults() {}
 
   static Assumption of(FieldKey key, RigSheet sheet, ConnectorCatalog catalog) {
+    if (key.index() > 0 && key.field() != RigField.AXLE_BRAKED) {
+      return asOnTheFirstAxle(FieldKey.of(key.field()), sheet);
+    }
     return switch (key.field()) {
       case KERB_MASS -> Assumption.of(1900, "a mid-sized tow vehicle");
       case TOW_PERMITTED_MASS ->
@@ -34,6 +38,7 @@ final class Defaults {
       case REAR_OVERHANG -> Assumption.of(1.2, "a mid-sized tow vehicle");
       case BATTERY_PLACE -> Assumption.of(BatteryPlace.FRONT_LEFT, "the commonest place");
       case TOW_CONNECTOR -> Assumption.of("flat-4", "the least that a vehicle is prepared with");
+      case SECOND_TOW_CONNECTOR -> Assumption.of(Rig.NO_CONNECTOR, "one socket is usual");
       case TOW_CONVENTION ->
           Assumption.of(
               catalog.connector(sheet.choice(RigField.TOW_CONNECTOR).value()).convention(),
@@ -69,10 +74,11 @@ final class Defaults {
       case AXLE_RATING -> Assumption.of(1400, "a usual axle");
       case AXLE_BRAKED ->
           Assumption.of(
-              sheet.choice(RigField.BRAKE_TYPE, BrakeType.class) == BrakeType.NONE
+              sheet.choice(new FieldKey(RigField.BRAKE_TYPE, key.index()), BrakeType.class)
+                      == BrakeType.NONE
                   ? YesNo.NO
                   : YesNo.YES,
-              "all axles alike");
+              "as its brakes say");
       case BRAKE_TYPE -> Assumption.of(BrakeType.NONE, "none seen yet");
       case DRUM_DIAMETER ->
           sheet.si(new FieldKey(RigField.AXLE_RATING, 0)) >= 1200
@@ -111,6 +117,13 @@ final class Defaults {
     };
   }
 
+  private static Assumption asOnTheFirstAxle(FieldKey first, RigSheet sheet) {
+    String reason = "as on the first axle";
+    return first.field().isNumber()
+        ? Assumption.of(sheet.si(first), reason)
+        : Assumption.of(sheet.choice(first).value(), reason);
+  }
+
   private static Assumption towPrep(RigSheet sheet, ConnectorCatalog catalog) {
     boolean brakePin =
         catalog.connector(sheet.choice(RigField.TOW_CONNECTOR).value()).has(PinFunction.BRAKE);
@@ -142,9 +155,7 @@ final class Defaults {
 
   private static Assumption plannedConnector(RigSheet sheet, ConnectorCatalog catalog) {
     String present = sheet.choice(RigField.TRAILER_CONNECTOR).value();
-    BrakeType brakes = sheet.choice(RigField.BRAKE_TYPE, BrakeType.class);
-    boolean needsBrakePin = brakes == BrakeType.ELECTRIC || brakes == BrakeType.ELECTRIC_HYDRAULIC;
-    if (needsBrakePin && !catalog.connector(present).has(PinFunction.BRAKE)) {
+    if (electricBrakes(sheet) && !catalog.connector(present).has(PinFunction.BRAKE)) {
       return Assumption.of(
           "blade-7", "these brakes need a brake pin, and " + present + " has none");
     }
@@ -152,13 +163,18 @@ final class Defaults {
   }
 
   private static Assumption controllerKind(RigSheet sheet) {
-    BrakeType brakes = sheet.choice(RigField.BRAKE_TYPE, BrakeType.class);
-    if (brakes != BrakeType.ELECTRIC && brakes != BrakeType.ELECTRIC_HYDRAULIC) {
+    if (!electricBrakes(sheet)) {
       return Assumption.of(ControllerKind.NONE, "no electric brakes to control");
     }
     return sheet.choice(RigField.TOW_PREP, TowPrep.class) == TowPrep.BUILT_IN
         ? Assumption.of(ControllerKind.BUILT_IN, "the vehicle came with one")
         : Assumption.of(ControllerKind.UNDER_DASH, "the commonest kind");
+  }
+
+  private static boolean electricBrakes(RigSheet sheet) {
+    return IntStream.range(0, axles(sheet))
+        .mapToObj(i -> sheet.choice(new FieldKey(RigField.BRAKE_TYPE, i), BrakeType.class))
+        .anyMatch(b -> b == BrakeType.ELECTRIC || b == BrakeType.ELECTRIC_HYDRAULIC);
   }
 
   private static int axles(RigSheet sheet) {

@@ -1,6 +1,7 @@
 package org.jexel.core.rig;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.PinFunction;
@@ -83,6 +84,14 @@ public final class GapList {
     if (!rig.hasElectricBrakes()) {
       return;
     }
+    if (kindsOfBrakes(rig) > 1) {
+      gaps.add(
+          new Gap(
+              "Brakes of different kinds",
+              "The axles are braked in different ways; one controller works one kind only.",
+              "Look again at each axle, or convert the odd one.",
+              Verdict.FAILS));
+    }
     if (sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
       gaps.add(
           new Gap(
@@ -107,6 +116,13 @@ public final class GapList {
               "Fit a box on the drawbar, or record the joints that stand in for it.",
               Verdict.WATCH));
     }
+  }
+
+  private static long kindsOfBrakes(Rig rig) {
+    return Arrays.stream(rig.brakedAxles())
+        .mapToObj(axle -> rig.sheet().choice(new FieldKey(RigField.BRAKE_TYPE, axle)).value())
+        .distinct()
+        .count();
   }
 
   private static void vehicle(Rig rig, List<Gap> gaps) {

@@ -11,6 +11,7 @@ package org.jexel.core.rig;
  * @param technology filament or LED
  * @param state present, wanted, or left out
  * @param reason why it was offered, or "entered by hand"
+ * @param placed whether somebody put it there; else its place follows the trailer's outline
  */
 public record Lamp(
     String slot,
@@ -20,7 +21,8 @@ public record Lamp(
     double y,
     LampTechnology technology,
     State state,
-    String reason) {
+    String reason,
+    boolean placed) {
 
   /** Whether a lamp hangs there. */
   public enum State implements Option {
@@ -45,6 +47,16 @@ public record Lamp(
   }
 
   public Lamp with(State newState, LampTechnology newTechnology) {
-    return new Lamp(slot, role, side, x, y, newTechnology, newState, reason);
+    return new Lamp(slot, role, side, x, y, newTechnology, newState, reason, placed);
+  }
+
+  /**
+   * The same lamp put somewhere by hand. A rear lamp keeps its side, which decides what it shows;
+   * any other lamp is on the side where it hangs.
+   */
+  public Lamp at(double newX, double newY) {
+    boolean keeps = role == LampRole.COMBINED || newY == 0;
+    Side newSide = keeps ? side : newY > 0 ? Side.LEFT : Side.RIGHT;
+    return new Lamp(slot, role, newSide, newX, newY, technology, state, reason, true);
   }
 }

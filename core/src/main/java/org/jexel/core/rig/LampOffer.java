@@ -18,7 +18,7 @@ public final class LampOffer {
   private static final double CLEARANCE_FROM = 2.03;
 
   /** Lamps sit this far inside the outline, m. */
-  private static final double INSET = 0.08;
+  public static final double INSET = 0.08;
 
   private LampOffer() {}
 
@@ -111,6 +111,6 @@ public final class LampOffer {
       double y,
       LampTechnology technology,
       String reason) {
-    return new Lamp(slot, role, side, x, y, technology, Lamp.State.PRESENT, reason);
+    return new Lamp(slot, role, side, x, y, technology, Lamp.State.PRESENT, reason, false);
   }
 }

@@ -2,6 +2,7 @@ package org.jexel.core.rig;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.Convention;
 import org.jexel.core.connector.PinFunction;
@@ -14,6 +15,9 @@ import org.jexel.core.connector.PinFunction;
  * @param load what stands on the bed
  */
 public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
+  /** Stored choice of a place where no connector is. */
+  public static final String NO_CONNECTOR = "none";
+
   public Rig {
     lamps = List.copyOf(lamps);
     load = List.copyOf(load);
@@ -39,7 +43,7 @@ public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
   }
 
   public boolean braked(int axle) {
-    return brakeType() != BrakeType.NONE
+    return sheet.choice(new FieldKey(RigField.BRAKE_TYPE, axle), BrakeType.class) != BrakeType.NONE
         && sheet.choice(new FieldKey(RigField.AXLE_BRAKED, axle), YesNo.class) == YesNo.YES;
   }
 
@@ -47,23 +51,42 @@ public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
     return IntStream.range(0, axleCount()).filter(this::braked).toArray();
   }
 
+  /** How the brakes are worked: as on the first braked axle; none if there is no such axle. */
   public BrakeType brakeType() {
-    return sheet.choice(RigField.BRAKE_TYPE, BrakeType.class);
+    int[] braked = brakedAxles();
+    return braked.length == 0
+        ? BrakeType.NONE
+        : sheet.choice(new FieldKey(RigField.BRAKE_TYPE, braked[0]), BrakeType.class);
   }
 
   /** Brake magnets fed over the brake pin. */
   public boolean hasMagnets() {
-    return brakeType() == BrakeType.ELECTRIC && brakedAxles().length > 0;
+    return brakeType() == BrakeType.ELECTRIC;
   }
 
   /** Brakes that answer to a controller, be it by magnets or by an actuator. */
   public boolean hasElectricBrakes() {
-    return brakedAxles().length > 0
-        && (brakeType() == BrakeType.ELECTRIC || brakeType() == BrakeType.ELECTRIC_HYDRAULIC);
+    return hasMagnets() || brakeType() == BrakeType.ELECTRIC_HYDRAULIC;
   }
 
+  /**
+   * The vehicle's socket that this job uses: the one that takes the planned plug, else the first.
+   */
   public Connector towConnector() {
-    return sheet.catalog().connector(sheet.choice(RigField.TOW_CONNECTOR).value());
+    List<Connector> sockets = towConnectors();
+    return sockets.stream()
+        .filter(socket -> socket.takes(connector()))
+        .findFirst()
+        .orElse(sockets.get(0));
+  }
+
+  /** Every socket on the vehicle, one or two. */
+  public List<Connector> towConnectors() {
+    return Stream.of(RigField.TOW_CONNECTOR, RigField.SECOND_TOW_CONNECTOR)
+        .map(field -> sheet.choice(field).value())
+        .filter(id -> !id.equals(NO_CONNECTOR))
+        .map(sheet.catalog()::connector)
+        .toList();
   }
 
   public Connector trailerConnector() {

@@ -26,6 +26,7 @@ public enum RigField {
   REAR_OVERHANG(TOW, "Rear axle to ball", Measure.LENGTH, 0.3, 4, 0.15, MEASURED),
   BATTERY_PLACE(TOW, "Battery", BatteryPlace.class, MEASURED),
   TOW_CONNECTOR(TOW, "Socket on the vehicle", Catalog.CONNECTOR, MEASURED),
+  SECOND_TOW_CONNECTOR(TOW, "Second socket, if any", Catalog.CONNECTOR_OR_NONE, MEASURED),
   TOW_CONVENTION(TOW, "Colours behind the socket", Catalog.CONVENTION, MEASURED),
   TOW_PREP(TOW, "Factory preparation", TowPrep.class, PLATE),
   LAMPS_MONITORED(TOW, "Lamps monitored by the bus", YesNo.class, MEASURED),
@@ -74,6 +75,7 @@ public enum RigField {
   /** Where the options of a field come from when they are data, not an enum. */
   public enum Catalog {
     CONNECTOR,
+    CONNECTOR_OR_NONE,
     CONVENTION
   }
 
@@ -176,7 +178,18 @@ public enum RigField {
 
   /** One value for each axle. */
   public boolean perAxle() {
-    return this == AXLE_RATING || this == AXLE_BRAKED;
+    return switch (this) {
+      case AXLE_RATING,
+          AXLE_BRAKED,
+          BRAKE_TYPE,
+          DRUM_DIAMETER,
+          MAGNET_OHMS,
+          TYRE_RADIUS,
+          STUD_COUNT,
+          STUD_SIZE ->
+          true;
+      default -> false;
+    };
   }
 
   /** Left open when not entered, since it replaces a computed figure. */

@@ -42,6 +42,14 @@ class StopTest {
   }
 
   @Test
+  void aStopThatNoTyreCouldMakeIsNotBelieved() {
+    assertThat(StopLimits.possible(40 / 3.6, 30)).isTrue();
+    assertThat(StopLimits.possible(40 / 3.6, 5)).isFalse();
+    assertThat(StopLimits.SPEED.believes(40 / 3.6)).isTrue();
+    assertThat(StopLimits.SPEED.believes(130 / 3.6)).isFalse();
+  }
+
+  @Test
   void aStopFromNothingIsRefused() {
     assertThatThrownBy(() -> Stop.fromDistance(0, 30)).hasMessageContaining("speed");
     assertThatThrownBy(() -> Stop.fromDistance(11, -1)).hasMessageContaining("distance");

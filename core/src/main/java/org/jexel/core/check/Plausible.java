@@ -1,0 +1,38 @@
+package org.jexel.core.check;
+
+import java.util.Optional;
+import org.jexel.core.quantity.Measure;
+
+/** What a meter can show on a rig of this kind at all; anything else is a slip of hand or range. */
+public final class Plausible {
+  /** Above any 12 V system with a charger on it, V. */
+  private static final double MOST_VOLTS = 30;
+
+  /** Above the greatest breaker of the trade, A. */
+  private static final double MOST_AMPS = 60;
+
+  /** Above the range of a workshop meter, Ω. */
+  private static final double MOST_OHMS = 20e6;
+
+  private Plausible() {}
+
+  /** Why a reading cannot be one, or nothing. */
+  public static Optional<String> problem(Measure measure, double si) {
+    return Optional.ofNullable(
+        switch (measure) {
+          case OHMS ->
+              si < 0
+                  ? "Resistance cannot be negative. Is the circuit live, or are the leads on volts?"
+                  : si > MOST_OHMS ? "That is open. Type 20000 kohm for an open circuit." : null;
+          case VOLTS ->
+              Math.abs(si) > MOST_VOLTS
+                  ? "More than 30 V cannot stand on this rig. Check the range."
+                  : null;
+          case AMPS ->
+              Math.abs(si) > MOST_AMPS
+                  ? "More than 60 A is past this rig's fuses. Check the range."
+                  : null;
+          default -> null;
+        });
+  }
+}
