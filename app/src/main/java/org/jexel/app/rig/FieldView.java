@@ -8,6 +8,7 @@ import java.util.List;
  * @param code its stored name, also the name of its input
  * @param heading above it, where a new group of fields starts; else null
  * @param label for people
+ * @param whose the axle that it belongs to, for those who do not see the heading; else empty
  * @param options of a chosen field, else empty
  * @param text what stands in the input: the draft if there is one
  * @param hint the assumed value, shown where nothing was entered
@@ -23,6 +24,7 @@ public record FieldView(
     String code,
     String heading,
     String label,
+    String whose,
     List<FieldText.Choosable> options,
     String text,
     String hint,

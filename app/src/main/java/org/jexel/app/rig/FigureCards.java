@@ -98,9 +98,8 @@ public class FigureCards {
     return new FieldView(
         key.code(),
         heading(card, key),
-        field.perAxle() && file.rig().axleCount() > 1
-            ? field.label() + ", axle " + (key.index() + 1)
-            : field.label(),
+        field.label(),
+        field.perAxle() ? ", axle " + (key.index() + 1) : "",
         FieldText.options(field, sheet.catalog()),
         draft.map(Draft::typed).orElse(base),
         shown,

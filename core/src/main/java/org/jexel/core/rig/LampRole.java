@@ -2,7 +2,7 @@ package org.jexel.core.rig;
 
 /** What a lamp is for. */
 public enum LampRole implements Option {
-  COMBINED("Rear lamp: tail, stop, turn"),
+  COMBINED("Rear lamp"),
   PLATE("Plate lamp"),
   SIDE_MARKER("Side marker"),
   FRONT_MARKER("Front marker"),
