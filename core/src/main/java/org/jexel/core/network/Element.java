@@ -1,17 +1,48 @@
 package org.jexel.core.network;
 
-/** A linear two-terminal element or converter of a network. Names are letters, digits and _. */
+/** An element of a network. Names are lower-case letters, digits and _. */
 public sealed interface Element {
   String name();
+
+  /** Whatever carries a current that its own voltage alone decides, from a to b. */
+  non-sealed interface TwoPole extends Element {
+    String a();
+
+    String b();
+
+    /** Current from a to b at a voltage of either sign, A. */
+    double amps(double volts);
+
+    /** Its derivative, S; defined at every voltage and never negative. */
+    double slope(double volts);
+
+    /** Conductance from which an iteration may start, S. */
+    double start();
+  }
 
   /**
    * @param ohms above zero
    */
-  record Resistor(String name, String a, String b, double ohms) implements Element {
+  record Resistor(String name, String a, String b, double ohms) implements TwoPole {
     public Resistor {
       if (!(ohms > 0) || Double.isInfinite(ohms)) {
         throw new IllegalArgumentException(name + ": resistance " + ohms + " Ω");
       }
+    }
+
+    @Override
+    public double amps(double volts) {
+      return volts / ohms;
+    }
+
+    @Override
+    public double slope(double volts) {
+      return 1 / ohms;
+    }
+
+    @Override
+    public double start() {
+      return 1 / ohms;
     }
   }
 
@@ -31,18 +62,34 @@ public sealed interface Element {
   }
 
   /**
-   * The average of a pulsed output stage: V_out = share · (V_in − drop), I_in = share · I_out, both
-   * against the network's ground.
+   * The average of a pulsed output stage: V_out = share · (V_in − drop · s(V_in)), I_in = share ·
+   * I_out, both against the network's ground. The drop fades, s = 3u² − 2u³ with u = V_in / 6 V
+   * held between 0 and 1, so that a stage without supply gives nothing.
    *
    * @param share 0 &lt; share ≤ 1, the part of each period that is on
    * @param drop lost in the stage while it is on, V
    */
   record Converter(String name, String in, String out, double share, double drop)
       implements Element {
+    /** From this supply on the whole drop is lost, V. */
+    static final double AWAKE = 6;
+
     public Converter {
-      if (!(share > 0 && share <= 1) || !(drop >= 0)) {
+      if (!(share > 0 && share <= 1) || !(drop >= 0 && drop <= 3)) {
         throw new IllegalArgumentException(name + ": share " + share + ", drop " + drop + " V");
       }
+    }
+
+    double fade(double volts) {
+      return SmoothStep.at(volts / AWAKE);
+    }
+
+    double output(double volts) {
+      return share * (volts - drop * fade(volts));
+    }
+
+    double slope(double volts) {
+      return share * (1 - drop * SmoothStep.slope(volts / AWAKE) / AWAKE);
     }
   }
 }

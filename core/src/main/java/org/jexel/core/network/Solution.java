@@ -2,30 +2,44 @@ package org.jexel.core.network;
 
 import java.util.Map;
 import org.ejml.data.DMatrixRMaj;
-import org.ejml.interfaces.linsol.LinearSolverDense;
+import org.ejml.data.DMatrixSparseCSC;
+import org.ejml.interfaces.linsol.LinearSolverSparse;
+import org.ejml.sparse.FillReducing;
+import org.ejml.sparse.csc.CommonOps_DSCC;
+import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /** Voltages and currents of a solved network, and how they answer to each part. */
 public final class Solution {
   private final Network network;
-  private final Map<String, Integer> branches;
-  private final LinearSolverDense<DMatrixRMaj> solver;
-  private final DMatrixRMaj x;
+  private final Equations equations;
+  private final Map<String, Integer> places;
+  private final double[] x;
+  private LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> transposed;
 
-  Solution(
-      Network network,
-      Map<String, Integer> branches,
-      LinearSolverDense<DMatrixRMaj> solver,
-      DMatrixRMaj x) {
+  Solution(Network network, Equations equations, Map<String, Integer> places, double[] x) {
     this.network = network;
-    this.branches = branches;
-    this.solver = solver;
+    this.equations = equations;
+    this.places = places;
     this.x = x;
+  }
+
+  public Network network() {
+    return network;
+  }
+
+  /** Place of a node among the unknowns; −1 for ground. */
+  private int index(String node) {
+    Integer place = places.get(node);
+    if (place == null && !node.equals(network.ground())) {
+      throw new IllegalArgumentException("no node " + node);
+    }
+    return place == null ? -1 : place;
   }
 
   /** Voltage of a node against ground, V. */
   public double volts(String node) {
-    int i = network.index(node);
-    return i < 0 ? 0 : x.get(i);
+    int i = index(node);
+    return i < 0 ? 0 : x[i];
   }
 
   /** What a meter shows with its red lead on one node and its black lead on the other, V. */
@@ -33,24 +47,30 @@ public final class Solution {
     return volts(red) - volts(black);
   }
 
+  /** Voltage across an element that has two poles, V. */
+  public double across(String name) {
+    Element.TwoPole p = (Element.TwoPole) network.element(name);
+    return volts(p.a(), p.b());
+  }
+
   /**
-   * Current through an element, A: a resistor's from its first to its second node, a source's out
+   * Current through an element, A: a two-pole's from its first to its second node, a source's out
    * of its plus post, a converter's out of its output.
    */
   public double amps(String name) {
     Element element = network.element(name);
-    if (element instanceof Element.Resistor r) {
-      return volts(r.a(), r.b()) / r.ohms();
+    if (element instanceof Element.TwoPole p) {
+      return p.amps(volts(p.a(), p.b()));
     }
-    double i = x.get(branches.get(name));
+    double i = x[equations.branches().get(name)];
     return element instanceof Element.Source ? -i : i;
   }
 
   /** How the voltage between two nodes answers to every element. */
   public Sensitivity ofVolts(String red, String black) {
-    DMatrixRMaj c = new DMatrixRMaj(x.numRows, 1);
-    set(c, network.index(red), 1);
-    set(c, network.index(black), -1);
+    double[] c = new double[x.length];
+    set(c, index(red), 1);
+    set(c, index(black), -1);
     return adjoint(c);
   }
 
@@ -59,50 +79,76 @@ public final class Solution {
     if (!(network.element(source) instanceof Element.Source)) {
       throw new IllegalArgumentException(source + " is not a source");
     }
-    DMatrixRMaj c = new DMatrixRMaj(x.numRows, 1);
-    c.set(branches.get(source), 0, -1);
+    double[] c = new double[x.length];
+    c[equations.branches().get(source)] = -1;
     return adjoint(c);
   }
 
-  private static void set(DMatrixRMaj c, int index, double value) {
+  private static void set(double[] c, int index, double value) {
     if (index >= 0) {
-      c.set(index, 0, value);
+      c[index] = value;
     }
   }
 
-  private Sensitivity adjoint(DMatrixRMaj c) {
-    DMatrixRMaj lambda = new DMatrixRMaj(x.numRows, 1);
-    solver.solve(c, lambda);
+  private Sensitivity adjoint(double[] c) {
+    if (transposed == null) {
+      transposed = LinearSolverFactory_DSCC.lu(FillReducing.NONE);
+      transposed.setA(CommonOps_DSCC.transpose(equations.jacobian(x), null, null));
+    }
+    double[] lambda = new double[x.length];
+    transposed.solve(Equations.column(c), Equations.column(lambda));
     return new Sensitivity(this, lambda);
   }
 
-  double adjointAt(DMatrixRMaj lambda, String node) {
-    int i = network.index(node);
-    return i < 0 ? 0 : lambda.get(i);
+  private double at(double[] lambda, String node) {
+    int i = index(node);
+    return i < 0 ? 0 : lambda[i];
   }
 
   /**
-   * Derivative of one result to the parameter of one element, from the adjoint solution λ of A·λ =
-   * c: dy/dp = λᵀ·(db/dp − dA/dp·x). A is symmetric, so no transposed system is needed.
+   * Derivative of one result to the parameter of one element, from the adjoint solution λ of Jᵀ·λ =
+   * c: dy/dp = −λᵀ·∂F/∂p.
    */
   public static final class Sensitivity {
     private final Solution solution;
-    private final DMatrixRMaj lambda;
+    private final double[] lambda;
 
-    private Sensitivity(Solution solution, DMatrixRMaj lambda) {
+    private Sensitivity(Solution solution, double[] lambda) {
       this.solution = solution;
       this.lambda = lambda;
     }
 
-    /** To a resistor's ohms, a source's volts, or a converter's drop. */
+    /**
+     * To a resistor's or fuse's ohms, a lamp's nominal amps, a diode's forward volts, a source's
+     * volts, or a converter's drop.
+     */
     public double to(String name) {
       Element element = solution.network.element(name);
-      if (element instanceof Element.Resistor r) {
-        double adjoint = solution.adjointAt(lambda, r.a()) - solution.adjointAt(lambda, r.b());
-        return adjoint * solution.volts(r.a(), r.b()) / (r.ohms() * r.ohms());
+      if (element instanceof Element.TwoPole p) {
+        double volts = solution.volts(p.a(), p.b());
+        double adjoint = solution.at(lambda, p.a()) - solution.at(lambda, p.b());
+        return -adjoint * toParameter(p, volts);
       }
-      double branch = lambda.get(solution.branches.get(name));
-      return element instanceof Element.Converter c ? branch * c.share() : branch;
+      double branch = lambda[solution.equations.branches().get(name)];
+      return element instanceof Element.Converter c
+          ? branch * c.share() * c.fade(solution.volts(c.in()))
+          : branch;
+    }
+
+    /** Change of an element's current with its own parameter at a given voltage. */
+    private static double toParameter(Element.TwoPole pole, double volts) {
+      double amps = pole.amps(volts);
+      if (pole instanceof Element.Resistor r) {
+        return -amps / r.ohms();
+      } else if (pole instanceof Fuse f) {
+        return -amps / f.ohms();
+      } else if (pole instanceof Filament f) {
+        return amps / f.amps();
+      } else if (pole instanceof Led l) {
+        return l.brightness(volts);
+      }
+      Diode d = (Diode) pole;
+      return -pole.slope(volts) * volts / d.forward();
     }
   }
 }

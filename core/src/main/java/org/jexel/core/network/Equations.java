@@ -1,0 +1,227 @@
+package org.jexel.core.network;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.ejml.data.DMatrixRMaj;
+import org.ejml.data.DMatrixSparseCSC;
+
+/**
+ * The equations F(x) = 0 of a network, x = (node voltages against ground, branch currents of
+ * sources and converters).
+ *
+ * <p>Node row: sum of the currents that leave it, with a leak of 1e-12 S to ground, = 0, A. Source
+ * row: V₊ − V₋ − R·i − E = 0. Converter row: V_out(V_in) − V_out = 0, V. The pattern of the
+ * Jacobian is laid out once; each iteration only fills in values.
+ */
+final class Equations {
+  private final List<Element> elements;
+  private final int[] first;
+  private final int[] second;
+  private final int[] branch;
+  private final Map<String, Integer> branches = new HashMap<>();
+  private final int nodes;
+  private final int size;
+  private final DMatrixSparseCSC jacobian;
+
+  /**
+   * @param nodes place of each node but ground; overwritten with the order of elimination
+   */
+  Equations(List<Element> elements, Map<String, Integer> nodes) {
+    this.elements = elements;
+    this.nodes = nodes.size();
+    int unknowns = nodes.size();
+    first = new int[elements.size()];
+    second = new int[elements.size()];
+    branch = new int[elements.size()];
+    for (int e = 0; e < elements.size(); e++) {
+      Element element = elements.get(e);
+      String[] ends = ends(element);
+      first[e] = nodes.getOrDefault(ends[0], -1);
+      second[e] = nodes.getOrDefault(ends[1], -1);
+      branch[e] = element instanceof Element.TwoPole ? -1 : unknowns++;
+    }
+    size = unknowns;
+    int[] place = EliminationOrder.of(adjacency());
+    for (int[] indices : List.of(first, second, branch)) {
+      for (int e = 0; e < indices.length; e++) {
+        indices[e] = indices[e] < 0 ? -1 : place[indices[e]];
+      }
+    }
+    for (int e = 0; e < branch.length; e++) {
+      if (branch[e] >= 0) {
+        branches.put(elements.get(e).name(), branch[e]);
+      }
+    }
+    nodes.replaceAll((name, i) -> place[i]);
+    isNode = new boolean[size];
+    nodes.values().forEach(i -> isNode[i] = true);
+    jacobian = pattern();
+  }
+
+  private final boolean[] isNode;
+
+  /** The two nodes that an element couples. */
+  static String[] ends(Element element) {
+    if (element instanceof Element.TwoPole p) {
+      return new String[] {p.a(), p.b()};
+    } else if (element instanceof Element.Source s) {
+      return new String[] {s.plus(), s.minus()};
+    }
+    Element.Converter c = (Element.Converter) element;
+    return new String[] {c.in(), c.out()};
+  }
+
+  private List<BitSet> adjacency() {
+    List<BitSet> neighbours = new ArrayList<>();
+    for (int i = 0; i < size; i++) {
+      neighbours.add(new BitSet(size));
+    }
+    for (int e = 0; e < first.length; e++) {
+      join(neighbours, first[e], second[e]);
+      join(neighbours, first[e], branch[e]);
+      join(neighbours, second[e], branch[e]);
+    }
+    return neighbours;
+  }
+
+  private static void join(List<BitSet> neighbours, int i, int j) {
+    if (i >= 0 && j >= 0) {
+      neighbours.get(i).set(j);
+      neighbours.get(j).set(i);
+    }
+  }
+
+  private DMatrixSparseCSC pattern() {
+    List<BitSet> columns = adjacency();
+    int entries = 0;
+    for (int i = 0; i < size; i++) {
+      columns.get(i).set(i);
+      entries += columns.get(i).cardinality();
+    }
+    DMatrixSparseCSC a = new DMatrixSparseCSC(size, size, entries);
+    int k = 0;
+    for (int column = 0; column < size; column++) {
+      a.col_idx[column] = k;
+      BitSet rows = columns.get(column);
+      for (int row = rows.nextSetBit(0); row >= 0; row = rows.nextSetBit(row + 1)) {
+        a.nz_rows[k++] = row;
+      }
+    }
+    a.col_idx[size] = k;
+    a.nz_length = k;
+    a.indicesSorted = true;
+    return a;
+  }
+
+  int size() {
+    return size;
+  }
+
+  Map<String, Integer> branches() {
+    return branches;
+  }
+
+  private static double at(double[] x, int i) {
+    return i < 0 ? 0 : x[i];
+  }
+
+  /** F(x). */
+  void residual(double[] x, double[] f) {
+    for (int i = 0; i < size; i++) {
+      f[i] = isNode[i] ? Network.GMIN * x[i] : 0;
+    }
+    for (int e = 0; e < first.length; e++) {
+      int a = first[e];
+      int b = second[e];
+      int k = branch[e];
+      double va = at(x, a);
+      double vb = at(x, b);
+      Element element = elements.get(e);
+      double leavesA;
+      double leavesB;
+      if (element instanceof Element.TwoPole p) {
+        leavesA = p.amps(va - vb);
+        leavesB = -leavesA;
+      } else if (element instanceof Element.Source s) {
+        leavesA = x[k];
+        leavesB = -x[k];
+        f[k] = va - vb - s.ohms() * x[k] - s.volts();
+      } else {
+        Element.Converter c = (Element.Converter) element;
+        leavesA = c.share() * x[k];
+        leavesB = -x[k];
+        f[k] = c.output(va) - vb;
+      }
+      if (a >= 0) {
+        f[a] += leavesA;
+      }
+      if (b >= 0) {
+        f[b] += leavesB;
+      }
+    }
+  }
+
+  /**
+   * dF/dx.
+   *
+   * @param x where; null for the start of an iteration, with every element at its usual conductance
+   */
+  DMatrixSparseCSC jacobian(double[] x) {
+    java.util.Arrays.fill(jacobian.nz_values, 0, jacobian.nz_length, 0);
+    for (int i = 0; i < size; i++) {
+      add(i, i, isNode[i] ? Network.GMIN : 0);
+    }
+    for (int e = 0; e < first.length; e++) {
+      int a = first[e];
+      int b = second[e];
+      int k = branch[e];
+      Element element = elements.get(e);
+      if (element instanceof Element.TwoPole p) {
+        double g = x == null ? p.start() : p.slope(at(x, a) - at(x, b));
+        add(a, a, g);
+        add(b, b, g);
+        add(a, b, -g);
+        add(b, a, -g);
+      } else if (element instanceof Element.Source s) {
+        add(a, k, 1);
+        add(b, k, -1);
+        add(k, a, 1);
+        add(k, b, -1);
+        add(k, k, -s.ohms());
+      } else {
+        Element.Converter c = (Element.Converter) element;
+        add(a, k, c.share());
+        add(b, k, -1);
+        add(k, a, x == null ? c.share() : c.slope(at(x, a)));
+        add(k, b, -1);
+      }
+    }
+    return jacobian;
+  }
+
+  private void add(int row, int column, double value) {
+    if (row >= 0 && column >= 0) {
+      int k =
+          java.util.Arrays.binarySearch(
+              jacobian.nz_rows, jacobian.col_idx[column], jacobian.col_idx[column + 1], row);
+      jacobian.nz_values[k] += value;
+    }
+  }
+
+  /** The element whose equation, or whose node's, is the given row. */
+  String nameAt(int row) {
+    for (int e = 0; e < first.length; e++) {
+      if (branch[e] == row || first[e] == row || second[e] == row) {
+        return elements.get(e).name();
+      }
+    }
+    return "nothing";
+  }
+
+  static DMatrixRMaj column(double[] values) {
+    return DMatrixRMaj.wrap(values.length, 1, values);
+  }
+}

@@ -1,0 +1,41 @@
+package org.jexel.core.network;
+
+/**
+ * An LED lamp with its regulator: nothing below 7 V and against its polarity, constant current from
+ * 10.5 V on, smooth between. A leak of 1 nS stands for its protection.
+ *
+ * @param a plus terminal
+ * @param b minus terminal
+ * @param amps regulated current
+ */
+public record Led(String name, String a, String b, double amps) implements Element.TwoPole {
+  static final double DARK = 7;
+  static final double FULL = 10.5;
+  static final double LEAK = 1e-9;
+
+  public Led {
+    if (!(amps > 0)) {
+      throw new IllegalArgumentException(name + ": " + amps + " A");
+    }
+  }
+
+  @Override
+  public double amps(double across) {
+    return amps * brightness(across) + LEAK * across;
+  }
+
+  @Override
+  public double slope(double across) {
+    return amps * SmoothStep.slope((across - DARK) / (FULL - DARK)) / (FULL - DARK) + LEAK;
+  }
+
+  @Override
+  public double start() {
+    return amps / FULL;
+  }
+
+  /** Visible output as a share of the regulated one. */
+  public double brightness(double across) {
+    return SmoothStep.at((across - DARK) / (FULL - DARK));
+  }
+}
