@@ -16,11 +16,11 @@ import org.jexel.core.check.Check;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Duty;
+import org.jexel.core.harness.FramePoint;
 import org.jexel.core.harness.Span;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
-import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 
@@ -118,30 +118,16 @@ final class TowlineLayers {
   }
 
   private void harness() {
-    Map<String, double[]> places = new LinkedHashMap<>();
-    double box = sheet.si(RigField.DRAWBAR_LENGTH) - 0.22;
-    for (Lamp lamp : file.rig().fittedLamps()) {
-      String id = lamp.slot().replaceAll("[^A-Za-z0-9]", "_");
-      for (String prefix : List.of("earth", "tail", "left", "right", "stop", "reverse")) {
-        places.put(prefix + "_" + id, new double[] {lamp.x(), lamp.y()});
-      }
-    }
-    double[] axles = file.rig().axlePlaces();
-    double half = 0.4 * sheet.si(RigField.OVERALL_WIDTH);
-    for (int i = 0; i < axles.length; i++) {
-      for (String prefix : List.of("brake", "bret")) {
-        places.put(prefix + "_axle" + (i + 1) + "_left", new double[] {axles[i], half});
-        places.put(prefix + "_axle" + (i + 1) + "_right", new double[] {axles[i], -half});
-      }
-    }
-    for (PinFunction function : PinFunction.values()) {
-      String id = function.name().toLowerCase(java.util.Locale.ROOT);
-      places.put("sock_" + id, new double[] {-0.1, 0});
-      places.put("box_" + id, new double[] {box, 0});
-    }
+    double box = sheet.si(RigField.BOX_X);
     for (Span span : file.harness().spans()) {
-      if (span.duty() != Duty.VEHICLE) {
-        wire(span, places);
+      if (span.duty() == Duty.CORD) {
+        double y = at.y(0) + lane(span);
+        strand(
+            "M%s %s L%s %s".formatted(n(at.x(-0.1)), n(y), n(at.x(box)), n(y)),
+            colour(span.function()),
+            "9 4");
+      } else if (!span.path().isEmpty()) {
+        wire(span);
       }
     }
     double x = 40;
@@ -171,39 +157,30 @@ final class TowlineLayers {
                     INK));
   }
 
-  /**
-   * A wire keeps to its own lane: beside the middle between plug and box, and inside the rail of
-   * its side from there on.
-   */
-  private void wire(Span span, Map<String, double[]> places) {
-    double[] from = places.get(span.from());
-    double[] to = places.get(span.to());
-    if (from == null || to == null) {
-      return;
+  /** A wire follows the frame in a lane of its own beside the others of its loom. */
+  private void wire(Span span) {
+    double lane = lane(span);
+    StringBuilder d = new StringBuilder();
+    List<FramePoint> path = span.path();
+    for (int i = 0; i < path.size(); i++) {
+      FramePoint point = path.get(i);
+      boolean along = i > 0 ? level(path.get(i - 1), point) : level(point, path.get(1));
+      boolean onward = i + 1 < path.size() ? level(point, path.get(i + 1)) : along;
+      // Lanes lie inside the rails: towards the middle on either side.
+      double inwards = point.y() > 0 ? -lane : lane;
+      double x = at.x(point.x()) + (along && onward ? 0 : lane);
+      double y = at.y(point.y()) + (along || onward ? inwards : 0);
+      d.append(i == 0 ? "M" : " L").append(n(x)).append(' ').append(n(y));
     }
-    int lane = span.function().ordinal();
-    double x1 = at.x(from[0]);
-    double y1 = lane(from[1], lane);
-    double x2 = at.x(to[0]);
-    double y2 = lane(to[1], lane);
-    if (span.duty() == Duty.ACROSS) {
-      double x = x2 + (span.function() == PinFunction.EARTH ? -4 : 4);
-      strand("M%s %s L%s %s".formatted(n(x), n(y1), n(x), n(y2)), colour(span.function()), "9 4");
-      return;
-    }
-    double bend = from[1] == 0 && to[1] != 0 ? x1 + 16 + LANE * lane : x2;
-    String d =
-        "M%s %s L%s %s L%s %s L%s %s"
-            .formatted(n(x1), n(y1), n(bend), n(y1), n(bend), n(y2), n(x2), n(y2));
-    strand(d, colour(span.function()), "9 4");
+    strand(d.toString(), colour(span.function()), "9 4");
   }
 
-  private double lane(double y, int lane) {
-    if (y == 0) {
-      return at.y(0) + (lane - 3.5) * LANE;
-    }
-    double rail = at.px(sheet.si(RigField.OVERALL_WIDTH) / 2) - 7 - LANE * lane;
-    return at.y(0) + Math.signum(y) * rail;
+  private static boolean level(FramePoint a, FramePoint b) {
+    return Math.abs(a.y() - b.y()) < 0.01 || Math.abs(a.x() - b.x()) > 0.01;
+  }
+
+  private static double lane(Span span) {
+    return (span.function().ordinal() - 3.5) * LANE;
   }
 
   /** A wire: coloured core on a dark outline, dashed while it is only planned. */

@@ -9,7 +9,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.connector.Convention;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Circuit;
-import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -56,7 +56,7 @@ class HarnessController {
             "connector",
             file.rig().connector(),
             "slack",
-            HarnessPlanner.CORD_SLACK));
+            file.rig().sheet().si(RigField.CORD_SLACK)));
   }
 
   private static String colour(Convention convention, PinFunction function) {

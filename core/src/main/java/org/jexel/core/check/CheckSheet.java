@@ -8,7 +8,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
@@ -18,6 +17,7 @@ import org.jexel.core.network.Element;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.Solution;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
@@ -40,6 +40,9 @@ public final class CheckSheet {
 
   /** Parts that move a reading by less than this share of the meter's own error are not told. */
   private static final double MENTIONABLE = 0.05;
+
+  /** Where the clamp goes: the vehicle's conductor to the brake pin. */
+  private static final String BRAKE_CONDUCTOR = "wire_sock_brake";
 
   private static final double AT_SOCKET = 1;
   private static final double WITH_HELPER = 3;
@@ -80,7 +83,7 @@ public final class CheckSheet {
   }
 
   private void supply() {
-    RigNetwork network = RigNetwork.of(rig, harness, new RigState(Set.of(), 0, false, false));
+    RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.UNPLUGGED));
     volts(
         network,
         "supply.battery",
@@ -100,8 +103,7 @@ public final class CheckSheet {
   private void socket(Pin pin) {
     PinFunction function = pin.function();
     String node = "sock_" + HarnessPlanner.id(function);
-    Set<PinFunction> lights = function == PinFunction.CHARGE ? Set.of() : Set.of(function);
-    RigNetwork network = RigNetwork.of(rig, harness, new RigState(lights, 0, false, false));
+    RigNetwork network = RigNetwork.of(rig, harness, on(function));
     if (!network.network().hasNode(node)) {
       feedOutsideThePlan(network, function, node);
     }
@@ -131,6 +133,12 @@ public final class CheckSheet {
         .add(new Element.Resistor("feed_" + HarnessPlanner.id(function), BATTERY_PLUS, node, 0.1));
   }
 
+  private static RigState on(PinFunction function) {
+    return function == PinFunction.CHARGE
+        ? RigState.of(StateWord.UNPLUGGED)
+        : RigState.of(StateWord.UNPLUGGED, StateWord.valueOf(function.name()));
+  }
+
   private static String switchOn(PinFunction function) {
     return switch (function) {
       case TAIL -> "Tail lamps on, plug out.";
@@ -144,7 +152,7 @@ public final class CheckSheet {
   }
 
   private void brakeResistance() {
-    RigNetwork network = RigNetwork.trailerAlone(harness, PinFunction.BRAKE);
+    RigNetwork network = RigNetwork.trailerAlone(rig, harness, PinFunction.BRAKE);
     Solution solution = network.network().solve();
     double amps = solution.amps(RigNetwork.OHMMETER);
     Solution.Sensitivity sensitivity = solution.ofSourceAmps(RigNetwork.OHMMETER);
@@ -173,7 +181,7 @@ public final class CheckSheet {
   }
 
   private void brakeVolts() {
-    RigNetwork network = RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true));
+    RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER));
     volts(
         network,
         "brake.volts",
@@ -191,12 +199,12 @@ public final class CheckSheet {
   }
 
   private void brakeAmps() {
-    RigNetwork network = RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true));
+    RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER));
     Solution solution = network.network().solve();
-    Solution.Sensitivity sensitivity = solution.ofSourceAmps(RigNetwork.SUPPLY);
+    Solution.Sensitivity sensitivity = solution.ofAmps(BRAKE_CONDUCTOR);
     finish(
         network,
-        solution.amps(RigNetwork.SUPPLY),
+        solution.amps(BRAKE_CONDUCTOR),
         tolerance -> sensitivity.to(tolerance.element()),
         Measure.AMPS,
         new Draft(

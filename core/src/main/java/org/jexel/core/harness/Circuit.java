@@ -17,6 +17,7 @@ import org.jexel.core.quantity.Verdict;
  * @param limit the drop that is allowed, V
  * @param protection fuse or breaker that it calls for, A
  * @param binding what set the size
+ * @param buy sizes that would fit where none on the shelf does; else empty
  * @param verdict whether current and drop are inside their limits
  * @param sum how the drop was found
  */
@@ -30,5 +31,6 @@ public record Circuit(
     double limit,
     double protection,
     String binding,
+    String buy,
     Verdict verdict,
     Sum sum) {}

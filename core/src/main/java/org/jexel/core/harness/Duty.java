@@ -6,7 +6,8 @@ public enum Duty {
   CORD("cord, plug to box"),
   RUN("along the frame"),
   TRUNK("brake trunk"),
-  ACROSS("across the axle");
+  ACROSS("across the axle"),
+  BREAKAWAY("breakaway switch");
 
   private final String label;
 

@@ -1,20 +1,20 @@
 package org.jexel.core.harness;
 
 import static org.jexel.core.harness.Harness.BATTERY_MINUS;
-import static org.jexel.core.harness.Harness.BATTERY_PLUS;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jexel.core.connector.PinFunction;
-import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
-import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampReturn;
 import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -22,17 +22,13 @@ import org.jexel.core.rig.Side;
 import org.jexel.core.rig.YesNo;
 
 /**
- * Plans the default harness of a rig.
+ * Plans the harness of a rig by the schools chosen for the job.
  *
- * <p>A cord from plug to box (drawbar + 0.6 m slack); along each side of the frame one live
- * conductor for each function and one return that collects that side's lamps; a brake trunk along
- * the left rail and branches across each axle, with returns of their own to the box. Sizes are then
+ * <p>A cord from plug to box; from there every conductor takes the shortest way along the frame,
+ * shares a loom with whatever goes the same way, and branches where ways part. Sizes are then
  * chosen by {@link SizeChooser}.
  */
 public final class HarnessPlanner {
-  /** Slack of the cord past the coupler, m. */
-  public static final double CORD_SLACK = 0.6;
-
   /** Signal input of an electric-over-hydraulic actuator, Ω, and its own supply, A. */
   private static final double ACTUATOR_OHMS = 10_000;
 
@@ -53,13 +49,21 @@ public final class HarnessPlanner {
           PinFunction.REVERSE);
 
   private final Rig rig;
-  private final List<Span> spans = new ArrayList<>();
-  private final List<Load> loads = new ArrayList<>();
+  private final Frame frame;
+  private final Wiring wiring = new Wiring();
+  private final RouteTree routes;
   private final WireSize thinnest;
+  private final JointMethod joints;
+  private final boolean box;
 
   private HarnessPlanner(Rig rig, List<WireSize> stock) {
     this.rig = rig;
+    this.frame = Frame.of(rig);
+    this.routes = new RouteTree(frame, frame.part(Frame.BOX));
     this.thinnest = stock.get(0);
+    JointMethod wanted = rig.sheet().choice(RigField.JOINT_METHOD, JointMethod.class);
+    this.joints = wanted.weatherproof() ? wanted : JointMethod.CRIMP;
+    this.box = rig.sheet().choice(RigField.PLANNED_BOX, YesNo.class) == YesNo.YES;
   }
 
   /**
@@ -67,150 +71,168 @@ public final class HarnessPlanner {
    */
   public static Harness plan(Rig rig, List<WireSize> stock) {
     HarnessPlanner planner = new HarnessPlanner(rig, stock);
-    planner.earth();
+    planner.crossing(PinFunction.EARTH, BATTERY_MINUS);
     LIGHTS.stream().filter(rig::carries).forEach(planner::lights);
+    planner.returns();
     planner.brakes();
     planner.charge();
-    return SizeChooser.choose(planner.spans, planner.loads, stock);
+    planner.wiring.problems.addAll(PlanCheck.of(rig));
+    return SizeChooser.choose(planner.wiring, stock);
   }
 
-  private void earth() {
-    vehicleAndCord(PinFunction.EARTH, BATTERY_MINUS);
-    for (Side side : Side.values()) {
-      collect("return, " + side.label(), PinFunction.EARTH, "earth", lampsOn(side));
-    }
-  }
-
-  private void vehicleAndCord(PinFunction function, String root) {
+  /** From the battery's end to the box: vehicle, pin, cord, and the cord's end in the box. */
+  private void crossing(PinFunction function, String root) {
     String id = id(function);
+    String name = function == PinFunction.EARTH ? "earth" : function.label();
     double run = rig.sheet().si(RigField.FEED_RUN);
     if (function == PinFunction.BRAKE) {
-      span(function.label(), function, Duty.VEHICLE, root, "ctrl_in", CONTROLLER_AT * run);
-      span(
-          function.label(),
-          function,
-          Duty.VEHICLE,
-          "ctrl_in",
-          "sock_" + id,
-          (1 - CONTROLLER_AT) * run);
-    } else {
-      span(function.label(), function, Duty.VEHICLE, root, "sock_" + id, run);
+      span(name, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, CONTROLLER_AT * run);
+      root = Harness.CONTROLLER_OUT;
+      run = (1 - CONTROLLER_AT) * run;
     }
-    span(
-        function.label(),
+    span(name, function, Duty.VEHICLE, root, "sock_" + id, run);
+    join(
+        "pin_" + id,
+        function.label() + " pin",
         function,
-        Duty.CORD,
         "sock_" + id,
+        "plug_" + id,
+        Joint.Kind.PIN);
+    double cord = rig.sheet().si(RigField.BOX_X) + rig.sheet().si(RigField.CORD_SLACK);
+    span(name, function, Duty.CORD, "plug_" + id, "cord_" + id, cord);
+    join(
+        "joint_cord_" + id,
+        "cord's end, " + function.label(),
+        function,
+        "cord_" + id,
         "box_" + id,
-        rig.sheet().si(RigField.DRAWBAR_LENGTH) + CORD_SLACK);
+        box ? Joint.Kind.RING : Joint.Kind.SPLICE);
   }
 
   private void lights(PinFunction function) {
-    Map<Side, List<Lamp>> bySide = new LinkedHashMap<>();
-    for (Side side : Side.values()) {
-      List<Lamp> lamps =
-          lampsOn(side).stream()
-              .filter(lamp -> LampLoad.amps(lamp, rig.connector()).containsKey(function))
-              .toList();
-      if (!lamps.isEmpty()) {
-        bySide.put(side, lamps);
-      }
-    }
-    if (bySide.isEmpty()) {
-      return;
-    }
-    vehicleAndCord(function, BATTERY_PLUS);
-    bySide.forEach(
-        (side, lamps) -> {
-          String circuit =
-              bySide.size() == 1 ? function.label() : function.label() + ", " + side.label();
-          collect(circuit, function, id(function), lamps);
-          lamps.forEach(lamp -> lampLoad(lamp, function));
-        });
-  }
-
-  /** A conductor along one rail that passes every lamp in turn. */
-  private void collect(String circuit, PinFunction function, String prefix, List<Lamp> lamps) {
-    String from = "box_" + prefix;
-    double x = rig.sheet().si(RigField.DRAWBAR_LENGTH);
-    double y = 0;
-    for (Lamp lamp : lamps) {
-      String to = prefix + "_" + id(lamp);
-      double length = Math.max(0.1, Math.abs(lamp.x() - x) + Math.abs(lamp.y() - y));
-      span(circuit, function, Duty.RUN, from, to, length);
-      from = to;
-      x = lamp.x();
-      y = lamp.y();
+    List<Lamp> lamps =
+        lamps().stream()
+            .filter(lamp -> LampLoad.amps(lamp, rig.connector()).containsKey(function))
+            .toList();
+    if (!lamps.isEmpty()) {
+      crossing(function, "switched_" + id(function));
+      web(function.label(), function, lamps);
+      lamps.forEach(lamp -> lampLoad(lamp, function));
     }
   }
 
   private void lampLoad(Lamp lamp, PinFunction function) {
     double amps = LampLoad.amps(lamp, rig.connector()).get(function);
     boolean led = lamp.technology() == LampTechnology.LED;
-    loads.add(
+    wiring.loads.add(
         new Load(
-            "lamp_" + id(function) + "_" + id(lamp),
+            "lamp_" + id(function) + "_" + lamp.node(),
             lamp.role().label() + ", " + lamp.side().label(),
             function,
-            id(function) + "_" + id(lamp),
-            "earth_" + id(lamp),
+            id(function) + "_" + lamp.node(),
+            "earth_" + lamp.node(),
             LampLoad.NOMINAL_VOLTS / amps,
             amps,
             led ? Load.Kind.LED : Load.Kind.FILAMENT,
             Provenance.ASSUMED));
   }
 
+  private void returns() {
+    if (rig.sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.OWN_CONDUCTOR) {
+      web("return", PinFunction.EARTH, lamps());
+      join(
+          "screw_box",
+          "box to frame",
+          PinFunction.EARTH,
+          "box_earth",
+          Harness.FRAME,
+          Joint.Kind.SCREW);
+    } else {
+      FrameReturn.join(rig, frame, lamps(), wiring);
+    }
+  }
+
+  /** A conductor from the box to every lamp: one branched web, or a home run each. */
+  private void web(String name, PinFunction function, List<Lamp> lamps) {
+    String prefix = id(function);
+    Map<FramePoint, Lamp> at = new LinkedHashMap<>();
+    lamps.forEach(lamp -> at.put(frame.part(lamp.node()), lamp));
+    List<RouteTree.Limb> limbs = new ArrayList<>();
+    if (joints == JointMethod.RINGS_IN_BOX) {
+      at.keySet().forEach(part -> limbs.add(new RouteTree.Limb(routes.way(part))));
+    } else {
+      limbs.addAll(routes.limbs(at.keySet()));
+    }
+    boolean oneSide = lamps.stream().map(Lamp::side).distinct().count() == 1;
+    for (RouteTree.Limb limb : limbs) {
+      List<Side> sides =
+          at.entrySet().stream()
+              .filter(e -> routes.way(e.getKey()).contains(limb.to()))
+              .map(e -> e.getValue().side())
+              .distinct()
+              .toList();
+      String circuit = oneSide || sides.size() > 1 ? name : name + ", " + sides.get(0).label();
+      limb(circuit, function, Duty.RUN, prefix, limb);
+    }
+  }
+
+  /** One conductor along a limb, joined at its nearer end. */
+  private void limb(
+      String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb) {
+    boolean fromBox = limb.from().id().equals(Frame.BOX);
+    String from = fromBox ? "box_" + id(function) : prefix + "_" + limb.from().id();
+    String to = prefix + "_" + limb.to().id();
+    String near = to + "_near";
+    join(
+        "joint_" + to,
+        (fromBox ? "in the box, " : "splice, ") + circuit,
+        function,
+        from,
+        near,
+        fromBox && box ? Joint.Kind.RING : Joint.Kind.SPLICE);
+    wiring.spans.add(
+        new Span(
+            circuit, function, duty, near, to, routes.length(limb.path()), thinnest, limb.path()));
+  }
+
   private void brakes() {
     if (!rig.hasElectricBrakes() || !rig.carries(PinFunction.BRAKE)) {
       return;
     }
-    vehicleAndCord(PinFunction.BRAKE, BATTERY_PLUS);
+    crossing(PinFunction.BRAKE, "fused_brake");
     if (rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC) {
-      loads.add(
-          new Load(
-              "actuator",
-              "Actuator signal",
-              PinFunction.BRAKE,
-              "box_brake",
-              "box_earth",
-              ACTUATOR_OHMS,
-              LampLoad.NOMINAL_VOLTS / ACTUATOR_OHMS,
-              Load.Kind.ACTUATOR,
-              Provenance.ASSUMED));
+      load(
+          "actuator",
+          "Actuator signal",
+          PinFunction.BRAKE,
+          ACTUATOR_OHMS,
+          LampLoad.NOMINAL_VOLTS / ACTUATOR_OHMS,
+          Load.Kind.ACTUATOR);
+    } else {
+      BrakeRuns.plan(rig, frame, routes, wiring, this::limb);
+    }
+    breakaway();
+  }
+
+  /** The switch by the coupler, fed from the battery at the box and led back to the brake feed. */
+  private void breakaway() {
+    if (rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
       return;
     }
-    double[] places = rig.axlePlaces();
-    double across = 0.8 * rig.sheet().si(RigField.OVERALL_WIDTH);
-    String live = "box_brake";
-    String back = "box_earth";
-    double x = rig.sheet().si(RigField.DRAWBAR_LENGTH);
-    double sideways = across / 2;
-    for (int axle : rig.brakedAxles()) {
-      Figure magnet = rig.sheet().figure(new FieldKey(RigField.MAGNET_OHMS, axle));
-      double length = Math.abs(places[axle] - x) + sideways;
-      String near = "axle" + (axle + 1) + "_left";
-      String far = "axle" + (axle + 1) + "_right";
-      span("brake", PinFunction.BRAKE, Duty.TRUNK, live, "brake_" + near, length);
-      span("brake return", PinFunction.EARTH, Duty.TRUNK, back, "bret_" + near, length);
-      span("brake", PinFunction.BRAKE, Duty.ACROSS, "brake_" + near, "brake_" + far, across);
-      span("brake return", PinFunction.EARTH, Duty.ACROSS, "bret_" + near, "bret_" + far, across);
-      for (String wheel : List.of(near, far)) {
-        loads.add(
-            new Load(
-                "magnet_" + wheel,
-                "Magnet, axle " + (axle + 1) + (wheel.equals(near) ? " left" : " right"),
-                PinFunction.BRAKE,
-                "brake_" + wheel,
-                "bret_" + wheel,
-                magnet.si(),
-                LampLoad.NOMINAL_VOLTS / magnet.si(),
-                Load.Kind.MAGNET,
-                magnet.provenance()));
-      }
-      live = "brake_" + near;
-      back = "bret_" + near;
-      x = places[axle];
-      sideways = 0;
+    List<FramePoint> way = routes.way(frame.part(Frame.SWITCH));
+    double length = routes.length(way);
+    for (String[] ends :
+        new String[][] {{Harness.BREAKAWAY_PLUS, "switch_in"}, {"switch_out", "box_brake"}}) {
+      wiring.spans.add(
+          new Span(
+              "breakaway",
+              PinFunction.BRAKE,
+              Duty.BREAKAWAY,
+              ends[0],
+              ends[1],
+              length,
+              thinnest,
+              way));
     }
   }
 
@@ -222,39 +244,58 @@ public final class HarnessPlanner {
     if (!rig.carries(PinFunction.CHARGE) || !(actuator || battery)) {
       return;
     }
-    vehicleAndCord(PinFunction.CHARGE, BATTERY_PLUS);
+    crossing(PinFunction.CHARGE, "fused_charge");
     double amps = actuator ? ACTUATOR_SUPPLY_AMPS : CHARGE_AMPS;
-    loads.add(
+    load(
+        actuator ? "actuator_supply" : "charge",
+        actuator ? "Actuator supply" : "Charge feed",
+        PinFunction.CHARGE,
+        LampLoad.NOMINAL_VOLTS / amps,
+        amps,
+        Load.Kind.CHARGE);
+  }
+
+  private void load(
+      String name, String label, PinFunction function, double ohms, double amps, Load.Kind kind) {
+    wiring.loads.add(
         new Load(
-            "charge",
-            actuator ? "Actuator supply" : "Charge feed",
-            PinFunction.CHARGE,
-            "box_charge",
+            name,
+            label,
+            function,
+            "box_" + id(function),
             "box_earth",
-            LampLoad.NOMINAL_VOLTS / amps,
+            ohms,
             amps,
-            Load.Kind.CHARGE,
+            kind,
             Provenance.ASSUMED));
   }
 
-  private List<Lamp> lampsOn(Side side) {
+  private List<Lamp> lamps() {
     return rig.fittedLamps().stream()
-        .filter(lamp -> lamp.side() == side)
         .sorted(Comparator.comparingDouble(Lamp::x).thenComparing(Lamp::slot))
         .toList();
   }
 
+  private void join(
+      String name, String label, PinFunction function, String a, String b, Joint.Kind kind) {
+    double ohms =
+        switch (kind) {
+          case PIN -> Contacts.PIN;
+          case RING -> Contacts.RING_ON_STUD + Contacts.CRIMP;
+          case SPLICE -> joints.ohms();
+          case SCREW -> Contacts.SCREW;
+          case FRAME -> Contacts.FRAME_JOINT;
+        };
+    wiring.joints.add(new Joint(name, label, function, a, b, ohms, kind));
+  }
+
   private void span(
       String circuit, PinFunction function, Duty duty, String from, String to, double length) {
-    spans.add(new Span(circuit, function, duty, from, to, length, thinnest));
+    wiring.spans.add(new Span(circuit, function, duty, from, to, length, thinnest, List.of()));
   }
 
   /** Node-safe name of a function. */
   public static String id(PinFunction function) {
-    return function.name().toLowerCase(java.util.Locale.ROOT);
-  }
-
-  private static String id(Lamp lamp) {
-    return lamp.slot().replaceAll("[^A-Za-z0-9]", "_");
+    return function.name().toLowerCase(Locale.ROOT);
   }
 }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
@@ -21,6 +22,9 @@ import org.jexel.core.quantity.Verdict;
  * that wastes most volts grows by one size. The last rule that made a stretch grow is its binding
  * reason.
  *
+ * <p>Full load is every lamp at once for the lamps, and every brake at once for the brakes.
+ * Contacts are left out here, since no wire makes them better; the network has them.
+ *
  * <p>Limits: lamps 5 % from the socket on (the vehicle's own loom is not this job's), brakes 6 %
  * and charge 4 % from the battery on, of 12.8 V.
  */
@@ -31,35 +35,62 @@ final class SizeChooser {
 
   private record Stretch(String circuit, Duty duty) {}
 
-  private final List<WireSize> stock;
+  private final List<WireSize> sizes;
+  private final List<Joint> joints;
   private final List<Load> loads;
-  private List<Span> spans;
+  private final List<Span> spans;
   private final Map<Stretch, String> binding = new HashMap<>();
 
-  private SizeChooser(List<Span> spans, List<Load> loads, List<WireSize> stock) {
-    this.spans = new ArrayList<>(spans);
-    this.loads = loads;
-    this.stock = stock;
+  private SizeChooser(Wiring wiring, List<WireSize> sizes) {
+    this.spans = new ArrayList<>(wiring.spans);
+    this.joints = wiring.joints;
+    this.loads = wiring.loads;
+    this.sizes = sizes;
   }
 
-  static Harness choose(List<Span> spans, List<Load> loads, List<WireSize> stock) {
-    SizeChooser chooser = new SizeChooser(spans, loads, stock);
-    chooser.byDuty();
-    chooser.byCurrent();
-    chooser.byDrop();
-    return new Harness(chooser.spans, loads, chooser.circuits());
+  static Harness choose(Wiring wiring, List<WireSize> stock) {
+    SizeChooser chooser = new SizeChooser(wiring, stock).grown();
+    Map<String, String> buy =
+        chooser.binding.containsValue(NONE_FITS) ? toBuy(wiring, stock) : Map.of();
+    return new Harness(
+        chooser.spans, wiring.joints, wiring.loads, chooser.circuits(buy), wiring.problems);
+  }
+
+  private static final String NONE_FITS = "thickest in stock, and still too thin";
+
+  /** What would fit if it could be bought: by circuit, the sizes beyond the shelf. */
+  private static Map<String, String> toBuy(Wiring wiring, List<WireSize> stock) {
+    WireSize thickest = stock.get(stock.size() - 1);
+    List<WireSize> all = new ArrayList<>(stock);
+    WireSize.GAUGES.stream().filter(size -> size.area() > thickest.area()).forEach(all::add);
+    WireSize.LARGER.stream().filter(size -> size.area() > thickest.area()).forEach(all::add);
+    Map<String, String> buy = new HashMap<>();
+    for (Span span : new SizeChooser(wiring, all).grown().spans) {
+      if (span.size().area() > thickest.area()) {
+        buy.merge(
+            span.circuit(), span.size().label(), (a, b) -> a.contains(b) ? a : a + " and " + b);
+      }
+    }
+    return buy;
+  }
+
+  private SizeChooser grown() {
+    byDuty();
+    byCurrent();
+    byDrop();
+    return this;
   }
 
   /** Least cross-section of a duty, m²: 16 AWG or 1.0 mm², 14 AWG or 2.0 mm², 12 AWG or 3.3 mm². */
   private static double leastArea(Span span) {
-    boolean brake = span.circuit().startsWith("brake");
+    boolean thick =
+        span.circuit().startsWith("brake")
+            || span.function() == PinFunction.EARTH
+            || span.function() == PinFunction.CHARGE;
     return switch (span.duty()) {
-      case TRUNK -> 3.3e-6;
+      case TRUNK, BREAKAWAY -> 3.3e-6;
       case ACROSS -> 2.0e-6;
-      case VEHICLE, CORD ->
-          brake || span.function() == PinFunction.EARTH || span.function() == PinFunction.CHARGE
-              ? 3.3e-6
-              : 1.0e-6;
+      case VEHICLE, CORD -> thick ? 3.3e-6 : 1.0e-6;
       case RUN -> 1.0e-6;
     };
   }
@@ -68,7 +99,7 @@ final class SizeChooser {
     for (int i = 0; i < spans.size(); i++) {
       Span span = spans.get(i);
       WireSize size =
-          stock.stream()
+          sizes.stream()
               .filter(candidate -> candidate.area() >= leastArea(span))
               .findFirst()
               .orElse(thickest());
@@ -77,11 +108,15 @@ final class SizeChooser {
     }
   }
 
+  private Currents currents() {
+    return new Currents(spans, joints, loads);
+  }
+
   private void byCurrent() {
     boolean grown = true;
     while (grown) {
       grown = false;
-      for (Map.Entry<Span, Double> entry : Harness.currents(spans, loads).entrySet()) {
+      for (Map.Entry<Span, Double> entry : currents().of(loads).entrySet()) {
         Span span = entry.getKey();
         if (entry.getValue() > span.size().amps() && span.size() != thickest()) {
           grow(stretch(span), "current");
@@ -94,31 +129,28 @@ final class SizeChooser {
 
   private void byDrop() {
     for (PinFunction function : PinFunction.values()) {
-      List<Load> on = loads.stream().filter(load -> load.function() == function).toList();
-      if (on.isEmpty()) {
-        continue;
-      }
-      double limit = limit(function);
-      while (true) {
-        Map<Load, List<Span>> loops = Harness.loops(spans, on);
-        Map<Span, Double> amps = Harness.currents(spans, on);
-        Load far = farthest(loops, amps);
+      List<Load> fed = fed(function);
+      while (!fed.isEmpty()) {
+        Currents now = currents();
+        List<Load> on = together(fed.get(0));
+        Load far = farthest(now, fed, on);
+        if (now.drop(far, on, counts(far)) <= limit(function)) {
+          break;
+        }
         Map<Stretch, Double> waste = new LinkedHashMap<>();
-        for (Span span : counted(far, loops.get(far))) {
-          if (span.size() != thickest()) {
-            waste.merge(stretch(span), span.ohms() * amps.get(span), Double::sum);
+        for (Span span : spans) {
+          if (now.passes(far, span) && counts(far).test(span)) {
+            if (span.size() == thickest()) {
+              binding.put(stretch(span), NONE_FITS);
+            } else {
+              waste.merge(stretch(span), now.waste(far, on, span), Double::sum);
+            }
           }
         }
-        if (drop(far, loops.get(far), amps) <= limit) {
-          break;
-        }
         if (waste.isEmpty()) {
-          counted(far, loops.get(far))
-              .forEach(span -> binding.put(stretch(span), "thickest in stock"));
           break;
         }
-        Stretch worst = waste.entrySet().stream().max(Map.Entry.comparingByValue()).get().getKey();
-        grow(worst, "drop");
+        grow(waste.entrySet().stream().max(Map.Entry.comparingByValue()).get().getKey(), "drop");
       }
     }
   }
@@ -127,25 +159,35 @@ final class SizeChooser {
     for (int i = 0; i < spans.size(); i++) {
       Span span = spans.get(i);
       if (stretch(span).equals(stretch) && span.size() != thickest()) {
-        spans.set(i, span.with(stock.get(stock.indexOf(span.size()) + 1)));
+        spans.set(i, span.with(sizes.get(sizes.indexOf(span.size()) + 1)));
       }
     }
     binding.put(stretch, reason);
   }
 
-  /** The spans of a load's loop whose loss counts against its limit. */
-  private static List<Span> counted(Load load, List<Span> loop) {
-    boolean lamp = load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
-    return lamp ? loop.stream().filter(span -> span.duty() != Duty.VEHICLE).toList() : loop;
+  private List<Load> fed(PinFunction function) {
+    return loads.stream().filter(load -> load.function() == function).toList();
   }
 
-  private static double drop(Load load, List<Span> loop, Map<Span, Double> amps) {
-    return counted(load, loop).stream().mapToDouble(span -> span.ohms() * amps.get(span)).sum();
+  /** The loads that are on together at the full load of one of them. */
+  private List<Load> together(Load one) {
+    return loads.stream()
+        .filter(load -> lamp(one) ? lamp(load) : load.function() == one.function())
+        .toList();
   }
 
-  private static Load farthest(Map<Load, List<Span>> loops, Map<Span, Double> amps) {
-    return loops.keySet().stream()
-        .max(Comparator.comparingDouble(load -> drop(load, loops.get(load), amps)))
+  private static boolean lamp(Load load) {
+    return load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
+  }
+
+  /** Which spans' loss counts against a load's limit. */
+  private static Predicate<Span> counts(Load load) {
+    return lamp(load) ? span -> span.duty() != Duty.VEHICLE : span -> true;
+  }
+
+  private static Load farthest(Currents now, List<Load> among, List<Load> on) {
+    return among.stream()
+        .max(Comparator.comparingDouble(load -> now.drop(load, on, counts(load))))
         .orElseThrow();
   }
 
@@ -158,59 +200,74 @@ final class SizeChooser {
         };
   }
 
-  private List<Circuit> circuits() {
-    Map<Load, List<Span>> loops = Harness.loops(spans, loads);
+  private List<Circuit> circuits(Map<String, String> buy) {
+    Currents now = currents();
     List<Circuit> circuits = new ArrayList<>();
-    spans.stream().map(Span::circuit).distinct().forEach(name -> circuit(name, loops, circuits));
+    spans.stream()
+        .map(Span::circuit)
+        .distinct()
+        .forEach(name -> circuits.add(circuit(name, now, buy.getOrDefault(name, ""))));
     return circuits;
   }
 
-  private void circuit(String name, Map<Load, List<Span>> loops, List<Circuit> circuits) {
+  private Circuit circuit(String name, Currents now, String buy) {
     List<Span> own = spans.stream().filter(span -> span.circuit().equals(name)).toList();
     PinFunction function = own.get(0).function();
-    Map<Load, List<Span>> through = new LinkedHashMap<>(loops);
-    through.values().removeIf(loop -> loop.stream().noneMatch(s -> s.circuit().equals(name)));
-    if (through.isEmpty()) {
-      return;
-    }
-    List<Load> on =
-        function == PinFunction.EARTH
-            ? List.copyOf(through.keySet())
-            : loads.stream().filter(load -> load.function() == function).toList();
-    Map<Span, Double> amps = Harness.currents(spans, on);
-    Load far = farthest(through, amps);
     boolean back = function == PinFunction.EARTH;
-    List<Span> loop = counted(far, through.get(far));
-    if (back) {
-      loop = loop.stream().filter(span -> span.function() == PinFunction.EARTH).toList();
-    }
-    double ohms = loop.stream().mapToDouble(Span::ohms).sum();
-    double drop = loop.stream().mapToDouble(span -> span.ohms() * amps.get(span)).sum();
+    List<Load> through =
+        loads.stream().filter(load -> own.stream().anyMatch(s -> now.passes(load, s))).toList();
+    Map<Span, Double> amps = now.of(back ? loads : fed(function));
     double load = own.stream().mapToDouble(span -> amps.getOrDefault(span, 0.0)).max().orElse(0);
-    double limit = limit(far.function());
     boolean carries = own.stream().allMatch(s -> amps.getOrDefault(s, 0.0) <= s.size().amps());
+    double drop = 0;
+    double limit = limit(function);
+    Sum sum = idle(name);
+    if (!through.isEmpty()) {
+      Predicate<Span> part = span -> !back || span.function() == PinFunction.EARTH;
+      Load far =
+          through.stream()
+              .max(
+                  Comparator.comparingDouble(
+                      l -> now.drop(l, together(l), counts(l).and(part)) / limit(l.function())))
+              .orElseThrow();
+      Predicate<Span> counted = counts(far).and(part);
+      drop = now.drop(far, together(far), counted);
+      limit = limit(far.function());
+      List<Span> loop = spans.stream().filter(s -> counted.test(s) && now.passes(far, s)).toList();
+      sum = sum(name, far, loop, load, drop, back);
+    }
     Verdict verdict = !carries ? Verdict.FAILS : drop <= limit ? Verdict.HOLDS : Verdict.WATCH;
-    circuits.add(
-        new Circuit(
-            name,
-            function,
-            own.stream().mapToDouble(Span::length).sum(),
-            own.stream().map(span -> span.size().label()).distinct().toList(),
-            load,
-            drop,
-            limit,
-            back ? 0 : Protection.leastFor(load),
-            own.stream()
-                .map(span -> binding.get(stretch(span)))
-                .distinct()
-                .reduce((a, b) -> a + ", " + b)
-                .orElse(""),
-            verdict,
-            sum(name, far, loop, load, ohms, drop, back)));
+    return new Circuit(
+        name,
+        function,
+        own.stream().mapToDouble(Span::length).sum(),
+        own.stream().map(span -> span.size().label()).distinct().toList(),
+        load,
+        drop,
+        limit,
+        back || load == 0 ? 0 : Protection.leastFor(load),
+        own.stream()
+            .map(span -> binding.get(stretch(span)))
+            .distinct()
+            .reduce((a, b) -> a + ", " + b)
+            .orElse(""),
+        buy,
+        verdict,
+        sum);
+  }
+
+  /** A circuit that carries nothing while the rig is whole: the breakaway's. */
+  private static Sum idle(String name) {
+    return new Sum(
+        "Drop of “" + name + "”",
+        "carries nothing until it is pulled",
+        List.of(),
+        0,
+        Measure.VOLTS);
   }
 
   private static Sum sum(
-      String name, Load far, List<Span> loop, double load, double ohms, double drop, boolean back) {
+      String name, Load far, List<Span> loop, double load, double drop, boolean back) {
     List<Term> terms = new ArrayList<>();
     terms.add(
         Term.computed(
@@ -218,11 +275,16 @@ final class SizeChooser {
             back ? "return from " + far.label() : "loop to " + far.label() + " and back",
             loop.stream().mapToDouble(Span::length).sum(),
             Measure.LENGTH));
-    terms.add(Term.computed("R", "copper of that loop at 40 °C", ohms, Measure.MILLIOHMS));
+    terms.add(
+        Term.computed(
+            "R",
+            "copper of that loop at 40 °C",
+            loop.stream().mapToDouble(Span::ohms).sum(),
+            Measure.MILLIOHMS));
     terms.add(Term.computed("I", "load of the circuit", load, Measure.AMPS));
     return new Sum(
         "Drop of “" + name + "”, at " + far.label(),
-        "U = Σ R·I, each span's R = ρ·l/A times the current beyond it",
+        "U = Σ R·I, each span's R = ρ·l/A times the current in it",
         terms,
         drop,
         Measure.VOLTS);
@@ -233,6 +295,6 @@ final class SizeChooser {
   }
 
   private WireSize thickest() {
-    return stock.get(stock.size() - 1);
+    return sizes.get(sizes.size() - 1);
   }
 }

@@ -1,5 +1,6 @@
 package org.jexel.core.harness;
 
+import java.util.List;
 import org.jexel.core.connector.PinFunction;
 
 /**
@@ -12,6 +13,7 @@ import org.jexel.core.connector.PinFunction;
  * @param to farther end, a node name
  * @param length m
  * @param size its wire
+ * @param path points on the trailer's frame that it passes; empty in the vehicle and in the cord
  */
 public record Span(
     String circuit,
@@ -20,10 +22,14 @@ public record Span(
     String from,
     String to,
     double length,
-    WireSize size) {
+    WireSize size,
+    List<FramePoint> path) {
+  public Span {
+    path = List.copyOf(path);
+  }
 
   public Span with(WireSize newSize) {
-    return new Span(circuit, function, duty, from, to, length, newSize);
+    return new Span(circuit, function, duty, from, to, length, newSize, path);
   }
 
   public double ohms() {

@@ -202,6 +202,15 @@ final class Equations {
     return jacobian;
   }
 
+  /** Greatest conductance of the last Jacobian, S. */
+  double stiffest() {
+    double most = 0;
+    for (int k = 0; k < jacobian.nz_length; k++) {
+      most = Math.max(most, Math.abs(jacobian.nz_values[k]));
+    }
+    return most;
+  }
+
   private void add(int row, int column, double value) {
     if (row >= 0 && column >= 0) {
       int k =

@@ -2,7 +2,7 @@ package org.jexel.core.network;
 
 /**
  * An LED lamp with its regulator: nothing below 7 V and against its polarity, constant current from
- * 10.5 V on, smooth between. A leak of 1 nS stands for its protection.
+ * 10.5 V on, smooth between. A leak of 0.1 µS stands for its protection.
  *
  * @param a plus terminal
  * @param b minus terminal
@@ -11,7 +11,7 @@ package org.jexel.core.network;
 public record Led(String name, String a, String b, double amps) implements Element.TwoPole {
   static final double DARK = 7;
   static final double FULL = 10.5;
-  static final double LEAK = 1e-9;
+  static final double LEAK = 1e-7;
 
   public Led {
     if (!(amps > 0)) {

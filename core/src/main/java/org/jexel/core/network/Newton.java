@@ -15,6 +15,9 @@ final class Newton {
   /** Greatest residual that is taken for a solution, A and V, for values of the order of 1. */
   static final double RESIDUAL = 1e-9;
 
+  /** A few units in the last place. */
+  private static final double ROUNDING = 1e-15;
+
   private static final int MOST_STEPS = 200;
   private static final int MOST_HALVINGS = 40;
   private static final double ENOUGH = 1e-4;
@@ -40,7 +43,7 @@ final class Newton {
     double[] trial = new double[n];
     equations.residual(x, f);
     for (int i = 0; i < MOST_STEPS; i++) {
-      if (i > 0 && worst(f) < RESIDUAL * scale(x)) {
+      if (i > 0 && worst(f) < RESIDUAL + rounding(x)) {
         return x;
       }
       direction(i == 0 ? null : x, f, step);
@@ -91,9 +94,9 @@ final class Newton {
     return worst;
   }
 
-  /** Rounding grows with what flows; small networks are held to the residual itself. */
-  private static double scale(double[] x) {
-    return Math.max(1, worst(x) / 1000);
+  /** What rounding alone leaves: it matters for conductors of a few micro-ohms only. */
+  private double rounding(double[] x) {
+    return ROUNDING * equations.stiffest() * worst(x);
   }
 
   private static double norm(double[] f) {

@@ -2,24 +2,37 @@ package org.jexel.core.network;
 
 import static org.jexel.core.harness.Harness.BATTERY_MINUS;
 import static org.jexel.core.harness.Harness.BATTERY_PLUS;
+import static org.jexel.core.harness.Harness.BREAKAWAY_PLUS;
+import static org.jexel.core.harness.Harness.CONTROLLER_IN;
+import static org.jexel.core.harness.Harness.CONTROLLER_OUT;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Joint;
+import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Span;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
+import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.YesNo;
 
 /**
- * The network of a rig with its planned harness in one state, each element with its tolerance.
+ * The network of a rig with its harness, in one state and with any faults; each element with its
+ * tolerance. The one place where rig + harness + state + faults become a network.
+ *
+ * <p>Faults are put into the whole rig first; then the state opens what is not switched on: lamp
+ * switches, the controller, the breakaway switch, the pins of a plug that is out.
  *
  * <p>Tolerances at two standard deviations: magnets ±10 %, filament lamps ±15 %, LED ±30 %,
  * conductors ±3 %, contacts 0–4 × healthy, supply ±0.05 V when measured and ±3 % when assumed.
@@ -30,164 +43,255 @@ import org.jexel.core.rig.RigField;
 public record RigNetwork(Network network, List<Tolerance> tolerances) {
   public static final String SUPPLY = "battery";
   public static final String OHMMETER = "ohmmeter";
+  public static final String CONTROLLER = "controller";
 
   /** Internal resistance of a healthy starter battery with its posts, Ω. */
   private static final double BATTERY_OHMS = 0.020;
 
+  /** Of a small sealed lead battery on the trailer, Ω, and its volts at rest. */
+  private static final double SMALL_BATTERY_OHMS = 0.050;
+
+  private static final double SMALL_BATTERY_VOLTS = 12.6;
+  private static final double SMALL_BATTERY_SPREAD = 0.3;
+
+  /** Greasy ball and tyres: no return, but the trailer's metal never floats quite free, Ω. */
+  private static final double COUPLING_OHMS = 1e6;
+
   private static final double MEASURED_SUPPLY = 0.05;
   private static final double CONDUCTOR = 0.03;
+  private static final double DIODE = 0.15;
 
   /** A load that was measured is known to the meter's own error. */
   private static final double MEASURED_LOAD = 0.02;
 
   /** Rig and vehicle together, ground at the battery's minus post. */
   public static RigNetwork of(Rig rig, Harness harness, RigState state) {
-    Builder builder = new Builder(new Network(BATTERY_MINUS));
-    builder.supply(
-        rig.sheet().figure(state.running() ? RigField.RUNNING_VOLTS : RigField.ENGINE_OFF_VOLTS));
-    for (Span span : harness.spans()) {
-      if (span.duty() == Duty.VEHICLE) {
-        vehicleSpan(rig, state, builder, span);
-      } else if (state.plugged()) {
-        builder.span(span);
+    return of(rig, harness, state, List.of());
+  }
+
+  /**
+   * @throws IllegalArgumentException if a fault names a part that this rig has not
+   */
+  public static RigNetwork of(Rig rig, Harness harness, RigState state, List<Fault> faults) {
+    double leak =
+        faults.stream()
+            .filter(fault -> fault.kind() == Fault.Kind.SIGNAL)
+            .mapToDouble(fault -> state.gain() * fault.amount())
+            .max()
+            .orElse(0);
+    double output = Math.min(1, Math.max(state.output(), leak));
+    Builder builder = new Builder(rig, harness);
+    builder.vehicle(state, output);
+    builder.trailer();
+    builder.breakaway();
+    builder.put(new Element.Resistor("coupling", Harness.FRAME, BATTERY_MINUS, COUPLING_OHMS));
+    faults.forEach(fault -> FaultEdit.apply(builder.elements, fault));
+    for (PinFunction function : PinFunction.values()) {
+      if (!state.feeds(function, rig.connector())) {
+        builder.elements.remove("switch_" + HarnessPlanner.id(function));
       }
     }
-    if (state.plugged()) {
-      harness.loads().stream()
-          .filter(load -> load.kind() != Load.Kind.CHARGE)
-          .forEach(builder::load);
+    if (output == 0) {
+      builder.elements.remove(CONTROLLER);
+      builder.elements.remove("actuator_supply");
     }
-    return builder.build();
+    if (!state.is(StateWord.BREAKAWAY)) {
+      builder.elements.remove(FaultEdit.BREAKAWAY_SWITCH);
+    }
+    if (state.is(StateWord.UNPLUGGED)) {
+      harness.joints().stream()
+          .filter(joint -> joint.kind() == Joint.Kind.PIN)
+          .forEach(joint -> builder.elements.remove(joint.name()));
+    }
+    return builder.build(BATTERY_MINUS);
   }
 
   /** The trailer alone, an ohmmeter from a plug pin to the plug's earth pin. */
-  public static RigNetwork trailerAlone(Harness harness, PinFunction function) {
-    String pin = "sock_" + HarnessPlanner.id(function);
-    String earth = "sock_" + HarnessPlanner.id(PinFunction.EARTH);
-    Builder builder = new Builder(new Network(earth));
-    builder.network.add(new Element.Source(OHMMETER, pin, earth, 1, 0));
-    harness.spans().stream().filter(span -> span.duty() != Duty.VEHICLE).forEach(builder::span);
-    harness.loads().stream().filter(load -> load.kind() != Load.Kind.CHARGE).forEach(builder::load);
-    return builder.build();
-  }
-
-  private static void vehicleSpan(Rig rig, RigState state, Builder builder, Span span) {
-    boolean live =
-        switch (span.function()) {
-          case EARTH -> true;
-          case BRAKE -> state.output() > 0;
-          case CHARGE -> true;
-          default -> state.lights().contains(span.function());
-        };
-    if (!live) {
-      return;
-    }
-    if (span.function() == PinFunction.BRAKE && span.from().equals("ctrl_in")) {
-      Figure drop = rig.sheet().figure(RigField.CONTROLLER_DROP);
-      builder.controller(state.output(), drop);
-      builder.span(
-          new Span(
-              span.circuit(),
-              span.function(),
-              span.duty(),
-              "ctrl_out",
-              span.to(),
-              span.length(),
-              span.size()));
-      return;
-    }
-    builder.span(span);
+  public static RigNetwork trailerAlone(Rig rig, Harness harness, PinFunction function) {
+    String pin = "plug_" + HarnessPlanner.id(function);
+    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
+    Builder builder = new Builder(rig, harness);
+    builder.trailer();
+    builder.elements.put(OHMMETER, new Element.Source(OHMMETER, pin, earth, 1, 0));
+    builder.elements.remove("actuator_supply");
+    harness.joints().stream()
+        .filter(joint -> joint.kind() == Joint.Kind.PIN)
+        .forEach(joint -> builder.elements.remove(joint.name()));
+    return builder.build(earth);
   }
 
   private static final class Builder {
-    private final Network network;
+    private final Rig rig;
+    private final Harness harness;
+    private final Map<String, Element> elements = new LinkedHashMap<>();
     private final List<Tolerance> tolerances = new ArrayList<>();
 
-    private Builder(Network network) {
-      this.network = network;
+    private Builder(Rig rig, Harness harness) {
+      this.rig = rig;
+      this.harness = harness;
     }
 
-    private void supply(Figure volts) {
-      network.add(
-          new Element.Source(SUPPLY, BATTERY_PLUS, BATTERY_MINUS, volts.si(), BATTERY_OHMS));
+    private void put(Element element) {
+      if (elements.put(element.name(), element) != null) {
+        throw new IllegalArgumentException("element " + element.name() + " stands twice");
+      }
+    }
+
+    private void vehicle(RigState state, double output) {
+      Figure volts =
+          rig.sheet()
+              .figure(
+                  state.is(StateWord.RUNNING) ? RigField.RUNNING_VOLTS : RigField.ENGINE_OFF_VOLTS);
+      put(new Element.Source(SUPPLY, BATTERY_PLUS, BATTERY_MINUS, volts.si(), BATTERY_OHMS));
       double off =
           volts.provenance() == Provenance.MEASURED
               ? MEASURED_SUPPLY
               : volts.si() * RigField.ENGINE_OFF_VOLTS.spread();
-      tolerances.add(
-          new Tolerance(
-              SUPPLY, "battery volts", volts.si(), off, off, Measure.VOLTS, volts.provenance()));
+      both(SUPPLY, "battery volts", volts.si(), off, Measure.VOLTS, volts.provenance());
+      for (PinFunction function : PinFunction.values()) {
+        if (function != PinFunction.EARTH && harness.has(function)) {
+          feed(function);
+        }
+      }
+      if (harness.has(PinFunction.BRAKE)) {
+        Figure drop = rig.sheet().figure(RigField.CONTROLLER_DROP);
+        put(
+            new Element.Converter(
+                CONTROLLER, CONTROLLER_IN, CONTROLLER_OUT, output > 0 ? output : 1, drop.si()));
+        both(
+            CONTROLLER,
+            "lost in the controller",
+            drop.si(),
+            drop.si() * RigField.CONTROLLER_DROP.spread(),
+            Measure.VOLTS,
+            drop.provenance());
+      }
+      harness.spans().stream().filter(s -> s.duty() == Duty.VEHICLE).forEach(this::span);
+      harness.joints().stream().filter(j -> j.kind() == Joint.Kind.PIN).forEach(this::joint);
     }
 
-    private void controller(double share, Figure drop) {
-      network.add(new Element.Converter("controller", "ctrl_in", "ctrl_out", share, drop.si()));
-      double off = drop.si() * RigField.CONTROLLER_DROP.spread();
-      tolerances.add(
-          new Tolerance(
-              "controller",
-              "lost in the controller",
-              drop.si(),
-              off,
-              off,
-              Measure.VOLTS,
-              drop.provenance()));
+    /** Fuse, and the switch that the state works; the controller is its own switch. */
+    private void feed(PinFunction function) {
+      String id = HarnessPlanner.id(function);
+      String fuse = "fuse_" + id;
+      put(
+          new Fuse(
+              fuse,
+              BATTERY_PLUS,
+              "fused_" + id,
+              Contacts.FUSE_HOLDER,
+              Math.max(5, harness.protection(function))));
+      contact(fuse, "fuse, " + function.label(), Contacts.FUSE_HOLDER);
+      if (function != PinFunction.BRAKE && function != PinFunction.CHARGE) {
+        String name = "switch_" + id;
+        put(new Element.Resistor(name, "fused_" + id, "switched_" + id, Contacts.SWITCH));
+        contact(name, "switch, " + function.label(), Contacts.SWITCH);
+      }
     }
 
-    /** A conductor; where it passes the connector, the pin's contact is in series before it. */
+    private void trailer() {
+      harness.spans().stream().filter(s -> s.duty() != Duty.VEHICLE).forEach(this::span);
+      harness.joints().stream().filter(j -> j.kind() != Joint.Kind.PIN).forEach(this::joint);
+      harness.loads().stream().filter(l -> !l.name().equals("charge")).forEach(this::load);
+    }
+
+    private void breakaway() {
+      BreakawayKit kit = rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class);
+      boolean house = rig.sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
+      if (kit != BreakawayKit.NONE) {
+        String battery = kit == BreakawayKit.OWN_BATTERY ? "breakaway_battery" : "house_battery";
+        battery(battery, BREAKAWAY_PLUS, "diode_breakaway");
+        boolean wired = harness.spans().stream().anyMatch(s -> s.duty() == Duty.BREAKAWAY);
+        if (wired) {
+          String name = FaultEdit.BREAKAWAY_SWITCH;
+          put(new Element.Resistor(name, "switch_in", "switch_out", Contacts.SWITCH));
+          contact(name, "breakaway switch", Contacts.SWITCH);
+        }
+      }
+      if (house && kit != BreakawayKit.HOUSE_BATTERY) {
+        battery("house_battery", "house_pos", "diode_house");
+      }
+    }
+
+    /** A battery on the trailer, charged through an isolating diode where the feed exists. */
+    private void battery(String name, String plus, String diode) {
+      put(new Element.Source(name, plus, "box_earth", SMALL_BATTERY_VOLTS, SMALL_BATTERY_OHMS));
+      both(
+          name,
+          name.replace('_', ' '),
+          SMALL_BATTERY_VOLTS,
+          SMALL_BATTERY_SPREAD,
+          Measure.VOLTS,
+          Provenance.ASSUMED);
+      if (harness.has(PinFunction.CHARGE)) {
+        put(new Diode(diode, "box_charge", plus, Diode.SILICON));
+        both(
+            diode,
+            "isolating diode",
+            Diode.SILICON,
+            DIODE * Diode.SILICON,
+            Measure.VOLTS,
+            Provenance.ASSUMED);
+      }
+    }
+
     private void span(Span span) {
-      String name = span.from() + "__" + span.to();
-      String from = span.from();
-      if (span.duty() == Duty.CORD) {
-        String plug = "plug_" + HarnessPlanner.id(span.function());
-        contact(
-            "pin_" + HarnessPlanner.id(span.function()),
-            span.function().label() + " pin",
-            from,
-            plug,
-            Contacts.PIN);
-        from = plug;
-      } else if (from.startsWith("box_")) {
-        String ring = "ring_" + span.to();
-        contact(
-            "stud_" + span.to(),
-            "ring at the box, " + span.circuit(),
-            from,
-            ring,
-            Contacts.RING_ON_STUD + Contacts.CRIMP);
-        from = ring;
+      String name = "wire_" + span.to();
+      if (span.to().equals("box_brake")) {
+        name = "wire_switch_out";
       }
       double ohms = span.ohms();
-      network.add(new Element.Resistor(name, from, span.to(), ohms));
-      tolerances.add(
-          new Tolerance(
-              name,
-              span.circuit() + ", " + span.duty().label(),
-              ohms,
-              CONDUCTOR * ohms,
-              CONDUCTOR * ohms,
-              Measure.MILLIOHMS,
-              Provenance.ASSUMED));
+      put(new Element.Resistor(name, span.from(), span.to(), ohms));
+      both(
+          name,
+          span.circuit() + ", " + span.duty().label(),
+          ohms,
+          CONDUCTOR * ohms,
+          Measure.MILLIOHMS,
+          Provenance.ASSUMED);
     }
 
-    private void contact(String name, String label, String a, String b, double healthy) {
-      network.add(new Element.Resistor(name, a, b, healthy));
+    private void joint(Joint joint) {
+      put(new Element.Resistor(joint.name(), joint.a(), joint.b(), joint.ohms()));
+      contact(joint.name(), joint.label(), joint.ohms());
+    }
+
+    private void load(Load load) {
+      double nominal = load.amps();
+      Measure measure = Measure.AMPS;
+      switch (load.kind()) {
+        case FILAMENT ->
+            put(
+                new Filament(
+                    load.name(), load.feed(), load.back(), load.amps(), LampLoad.NOMINAL_VOLTS));
+        case LED -> put(new Led(load.name(), load.feed(), load.back(), load.amps()));
+        default -> {
+          put(new Element.Resistor(load.name(), load.feed(), load.back(), load.ohms()));
+          nominal = load.ohms();
+          measure = Measure.OHMS;
+        }
+      }
+      double share =
+          load.provenance() == Provenance.MEASURED ? MEASURED_LOAD : load.kind().tolerance();
+      both(load.name(), load.label(), nominal, share * nominal, measure, load.provenance());
+    }
+
+    private void contact(String name, String label, double healthy) {
       tolerances.add(
           new Tolerance(
               name, label, healthy, healthy, 3 * healthy, Measure.MILLIOHMS, Provenance.ASSUMED));
     }
 
-    private void load(Load load) {
-      network.add(new Element.Resistor(load.name(), load.feed(), load.back(), load.ohms()));
-      double share =
-          load.provenance() == Provenance.MEASURED ? MEASURED_LOAD : load.kind().tolerance();
-      double off = share * load.ohms();
-      tolerances.add(
-          new Tolerance(
-              load.name(), load.label(), load.ohms(), off, off, Measure.OHMS, load.provenance()));
+    private void both(
+        String name, String label, double nominal, double off, Measure measure, Provenance from) {
+      tolerances.add(new Tolerance(name, label, nominal, off, off, measure, from));
     }
 
-    private RigNetwork build() {
-      return new RigNetwork(network, List.copyOf(tolerances));
+    private RigNetwork build(String ground) {
+      Network network = new Network(ground);
+      elements.values().forEach(network::add);
+      return new RigNetwork(
+          network, tolerances.stream().filter(t -> elements.containsKey(t.element())).toList());
     }
   }
 }

@@ -84,6 +84,15 @@ public final class Solution {
     return adjoint(c);
   }
 
+  /** How the current through a resistor answers to every element but its own. */
+  public Sensitivity ofAmps(String resistor) {
+    Element.Resistor r = (Element.Resistor) network.element(resistor);
+    double[] c = new double[x.length];
+    set(c, index(r.a()), 1 / r.ohms());
+    set(c, index(r.b()), -1 / r.ohms());
+    return adjoint(c);
+  }
+
   private static void set(double[] c, int index, double value) {
     if (index >= 0) {
       c[index] = value;

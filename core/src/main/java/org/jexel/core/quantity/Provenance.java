@@ -1,9 +1,10 @@
 package org.jexel.core.quantity;
 
-/** Where a figure comes from. The order is that of trust. */
+/** Where a figure comes from: of the rig as it is, or chosen for the plan. */
 public enum Provenance {
   MEASURED("measured"),
   PLATE("from the plate"),
+  CHOSEN("chosen"),
   ASSUMED("assumed");
 
   private final String label;

@@ -109,6 +109,26 @@ final class Defaults {
               "a tenth on the tongue when empty");
       case WEIGHED_TONGUE, WEIGHED_AXLES ->
           Assumption.of(Double.NaN, "computed until it is weighed");
+      case LAMP_RETURN ->
+          Assumption.of(LampReturn.OWN_CONDUCTOR, "a frame is a poor and rusting conductor");
+      case BRAKE_FEED -> Assumption.of(BrakeFeed.TRUNK, "one run, across each axle");
+      case JOINT_METHOD -> Assumption.of(JointMethod.CRIMP, "sealed sleeves stand the wet");
+      case ROUTE_STYLE -> Assumption.of(RouteStyle.ALONG, "in reach for the next person");
+      case PLANNED_BOX -> Assumption.of(YesNo.YES, "joints that can be reached and kept dry");
+      case CORD_SLACK -> Assumption.of(0.6, "enough for a tight turn");
+      case BOX_X ->
+          Assumption.of(
+              Math.max(0.1, sheet.si(RigField.DRAWBAR_LENGTH) - 0.22),
+              "on the drawbar, before the bed");
+      case BOX_Y -> Assumption.of(0, "in the middle");
+      case ENTRY_X ->
+          Assumption.of(sheet.si(RigField.DRAWBAR_LENGTH), "where the drawbar meets the bed");
+      case ENTRY_Y ->
+          Assumption.of(
+              Plan.DRAWBAR_SHARE * sheet.si(RigField.OVERALL_WIDTH) / 2, "at the left rail");
+      case BREAKAWAY_X ->
+          Assumption.of(0.3 * sheet.si(RigField.DRAWBAR_LENGTH), "near the coupler");
+      case BREAKAWAY_Y -> Assumption.of(0, "in line with the pull");
       case CONTROLLER_KIND -> controllerKind(sheet);
       case GAIN_LEAST -> Assumption.of(0, "a scale from 0 to 10");
       case GAIN_GREATEST -> Assumption.of(10, "a scale from 0 to 10");

@@ -1,5 +1,7 @@
 package org.jexel.core.rig;
 
+import java.util.Locale;
+
 /**
  * A lamp on the trailer.
  *
@@ -40,6 +42,11 @@ public record Lamp(
     public String label() {
       return label;
     }
+  }
+
+  /** Its name in a network: lower-case letters, digits and _. */
+  public String node() {
+    return slot.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "_");
   }
 
   public boolean counts() {

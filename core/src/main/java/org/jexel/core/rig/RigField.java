@@ -1,5 +1,6 @@
 package org.jexel.core.rig;
 
+import static org.jexel.core.quantity.Provenance.CHOSEN;
 import static org.jexel.core.quantity.Provenance.MEASURED;
 import static org.jexel.core.quantity.Provenance.PLATE;
 import static org.jexel.core.rig.Subject.CONTROLLER;
@@ -65,6 +66,20 @@ public enum RigField {
   EMPTY_BALANCE(TRAILER, "Ball to centre of mass, empty", Measure.LENGTH, 0.3, 14, 0.04, MEASURED),
   WEIGHED_TONGUE(TRAILER, "Tongue load on the scale", Measure.MASS, 1, 4_000, 0, MEASURED),
   WEIGHED_AXLES(TRAILER, "All axles on the scale", Measure.MASS, 20, 40_000, 0, MEASURED),
+
+  LAMP_RETURN(TRAILER, "Lamp returns", LampReturn.class, CHOSEN),
+  BRAKE_FEED(TRAILER, "Brake feed", BrakeFeed.class, CHOSEN),
+  JOINT_METHOD(TRAILER, "Joints", JointMethod.class, CHOSEN),
+  ROUTE_STYLE(TRAILER, "Looms run", RouteStyle.class, CHOSEN),
+  PLANNED_BOX(TRAILER, "Junction box after this job", YesNo.class, CHOSEN),
+  CORD_SLACK(TRAILER, "Cord past the coupler", Measure.LENGTH, 0, 3, 0, CHOSEN),
+  BOX_X(TRAILER, "Box, behind the ball", Measure.LENGTH, 0, 18, 0, CHOSEN),
+  BOX_Y(TRAILER, "Box, left of the middle", Measure.LENGTH, -1.6, 1.6, 0, CHOSEN),
+  ENTRY_X(TRAILER, "Entry hole, behind the ball", Measure.LENGTH, 0, 18, 0, CHOSEN),
+  ENTRY_Y(TRAILER, "Entry hole, left of the middle", Measure.LENGTH, -1.6, 1.6, 0, CHOSEN),
+  BREAKAWAY_X(TRAILER, "Breakaway switch, behind the ball", Measure.LENGTH, 0, 18, 0, CHOSEN),
+  BREAKAWAY_Y(
+      TRAILER, "Breakaway switch, left of the middle", Measure.LENGTH, -1.6, 1.6, 0, CHOSEN),
 
   CONTROLLER_KIND(CONTROLLER, "Kind", ControllerKind.class, MEASURED),
   GAIN_LEAST(CONTROLLER, "Scale, least", Measure.GAIN, 0, 50, 0, PLATE),

@@ -23,6 +23,11 @@ public record GainScale(double least, double greatest, double step) {
     return Math.max(least, Math.min(greatest, least + marks * step));
   }
 
+  /** A mark as a share of the greatest; zero is off. */
+  public double share(double mark) {
+    return mark / greatest;
+  }
+
   /** The middle mark, rounded down. */
   public double middle() {
     return down((least + greatest) / 2);

@@ -23,6 +23,7 @@ import org.jexel.core.network.Element;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Verdict;
@@ -113,7 +114,7 @@ class CheckSheetTest {
   void theBandHoldsAboutNineteenHealthyRigsOfTwenty() {
     Rig rig = Rigs.twoAxles();
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
-    RigNetwork nominal = RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true));
+    RigNetwork nominal = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER));
     Band volts =
         CheckSheet.of(rig, harness, OptionalDouble.empty()).stream()
             .filter(c -> c.id().equals("brake.volts"))
@@ -202,17 +203,9 @@ class CheckSheetTest {
   void returnsThatAreSharedLowerWhatALampSeesButNotWhatTheSocketSays() {
     Rig rig = Rigs.twoAxles();
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
-    var one =
-        RigNetwork.of(rig, harness, new RigState(Set.of(PinFunction.LEFT), 0, false, true))
-            .network()
-            .solve();
+    var one = RigNetwork.of(rig, harness, RigState.of(StateWord.LEFT)).network().solve();
     var both =
-        RigNetwork.of(
-                rig,
-                harness,
-                new RigState(Set.of(PinFunction.LEFT, PinFunction.TAIL), 0, false, true))
-            .network()
-            .solve();
+        RigNetwork.of(rig, harness, RigState.of(StateWord.LEFT, StateWord.TAIL)).network().solve();
     assertThat(both.volts("left_rear_left", "earth_rear_left"))
         .isLessThan(one.volts("left_rear_left", "earth_rear_left"));
   }

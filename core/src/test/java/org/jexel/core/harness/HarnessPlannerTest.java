@@ -3,14 +3,13 @@ package org.jexel.core.harness;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.Rigs;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -41,32 +40,16 @@ class HarnessPlannerTest {
                 RigField.LAMP_TECHNOLOGY, "LED")));
   }
 
-  @ParameterizedTest
-  @MethodSource("rigs")
-  void everyLoadHasOnePathToTheBatteryAndOneBack(Rig rig) {
-    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
-    for (Load load : harness.loads()) {
-      List<Span> out = Harness.path(harness.spans(), load.feed());
-      List<Span> back = Harness.path(harness.spans(), load.back());
-      assertThat(out.get(0).from()).as(load.name()).isEqualTo(Harness.BATTERY_PLUS);
-      assertThat(back.get(0).from()).as(load.name()).isEqualTo(Harness.BATTERY_MINUS);
-    }
-  }
-
-  @ParameterizedTest
-  @MethodSource("rigs")
-  void noPointIsFedTwice(Rig rig) {
-    Set<String> fed = new HashSet<>();
-    for (Span span : HarnessPlanner.plan(rig, WireSize.GAUGES).spans()) {
-      assertThat(fed.add(span.to())).as(span.to()).isTrue();
-    }
+  private static Currents currents(Harness harness) {
+    return new Currents(harness.spans(), harness.joints(), harness.loads());
   }
 
   @ParameterizedTest
   @MethodSource("rigs")
   void noWireCarriesMoreThanItMay(Rig rig) {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
-    Harness.currents(harness.spans(), harness.loads())
+    currents(harness)
+        .of(harness.loads())
         .forEach(
             (span, amps) -> assertThat(amps).as(span.to()).isLessThanOrEqualTo(span.size().amps()));
   }
@@ -79,6 +62,7 @@ class HarnessPlannerTest {
         assertThat(circuit.drop()).as(circuit.name()).isLessThanOrEqualTo(circuit.limit());
       } else {
         assertThat(circuit.binding()).as(circuit.name()).contains("thickest");
+        assertThat(circuit.buy()).as(circuit.name()).isNotEmpty();
       }
     }
   }
@@ -99,33 +83,26 @@ class HarnessPlannerTest {
 
   @Test
   void theFrameIsNeverTheReturnOfTheBrakes() {
-    Harness harness = HarnessPlanner.plan(Rigs.twoAxles(), WireSize.GAUGES);
-    harness.loads().stream()
-        .filter(load -> load.kind() == Load.Kind.MAGNET)
-        .forEach(
-            load ->
-                assertThat(Harness.path(harness.spans(), load.back()))
-                    .extracting(Span::circuit)
-                    .contains("brake return"));
+    Rig rig =
+        Rigs.rig(
+            Rigs.sheet(
+                RigField.BRAKE_TYPE, "ELECTRIC",
+                RigField.TOW_CONNECTOR, "blade-7",
+                RigField.TRAILER_CONNECTOR, "blade-7",
+                RigField.LAMP_RETURN, "FRAME"));
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    assertThat(harness.problems()).extracting(Problem::part).contains("brake");
+    assertThat(harness.circuits()).extracting(Circuit::name).contains("brake return");
   }
 
   @Test
-  void eachMagnetIsFedOnceAndTheFarOneOverTheNearOne() {
-    Harness harness = HarnessPlanner.plan(Rigs.twoAxles(), WireSize.GAUGES);
-    assertThat(harness.loads().stream().filter(l -> l.kind() == Load.Kind.MAGNET)).hasSize(4);
-    assertThat(Harness.path(harness.spans(), "brake_axle2_right"))
-        .extracting(Span::to)
-        .containsSubsequence("brake_axle1_left", "brake_axle2_left", "brake_axle2_right");
-  }
-
-  @Test
-  void theCordIsTheDrawbarAndItsSlack() {
+  void theCordGoesFromTheBoxPastTheCouplerByItsSlack() {
     Rig rig = Rigs.rig(Rigs.sheet(RigField.DRAWBAR_LENGTH, 1.5));
     assertThat(
             HarnessPlanner.plan(rig, WireSize.GAUGES).spans().stream()
                 .filter(span -> span.duty() == Duty.CORD))
         .isNotEmpty()
-        .allSatisfy(span -> assertThat(span.length()).isCloseTo(2.1, within(1e-9)));
+        .allSatisfy(span -> assertThat(span.length()).isCloseTo(1.88, within(1e-9)));
   }
 
   @Test
@@ -159,12 +136,12 @@ class HarnessPlannerTest {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     Circuit brake =
         harness.circuits().stream().filter(c -> c.name().equals("brake")).findFirst().orElseThrow();
-    var solution =
-        RigNetwork.of(rig, harness, new RigState(Set.of(), 1, false, true)).network().solve();
-    double atMagnet = solution.volts("brake_axle1_right", "bret_axle1_right");
+    var solution = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER)).network().solve();
     double amps = solution.amps("controller");
-    double lost = 12.6 - 0.3 - atMagnet;
-    assertThat(lost).isCloseTo(brake.drop() * amps / brake.amps() + amps * 0.040, within(0.06));
+    double lost = 12.6 - 0.3 - solution.across("magnet_axle1_right");
+    // Battery 20 mΩ and breaker 2; each way a pin 5, two rings at the box 4, a splice 1.
+    double contacts = 0.022 + 2 * 0.010;
+    assertThat(lost).isCloseTo(brake.drop() * amps / brake.amps() + amps * contacts, within(0.05));
   }
 
   @Test

@@ -49,7 +49,7 @@ class AxleByAxleTest {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     assertThat(harness.loads().stream().filter(l -> l.kind() == Load.Kind.MAGNET).map(Load::ohms))
         .containsExactlyInAnyOrder(3.2, 3.2, 3.9, 3.9);
-    Network network = RigNetwork.trailerAlone(harness, PinFunction.BRAKE).network();
+    Network network = RigNetwork.trailerAlone(rig, harness, PinFunction.BRAKE).network();
     double ohms = 1 / network.solve().amps(RigNetwork.OHMMETER);
     assertThat(ohms).isCloseTo(1 / (2 / 3.2 + 2 / 3.9), within(0.12)).isGreaterThan(0.87);
   }

@@ -1,0 +1,127 @@
+package org.jexel.core.harness;
+
+import java.util.List;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Figure;
+import org.jexel.core.rig.BrakeFeed;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Side;
+
+/**
+ * Conductors to the magnets, live and return alike: one trunk along the left rail that crosses each
+ * axle, one run per side, or a ring that joins both sides at the rear axle. Returns are always
+ * conductors of their own.
+ */
+final class BrakeRuns {
+  /** Lays one conductor along a limb. */
+  interface Layer {
+    void lay(String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb);
+  }
+
+  private final Frame frame;
+  private final RouteTree routes;
+  private final Wiring wiring;
+  private final Layer layer;
+
+  private BrakeRuns(Frame frame, RouteTree routes, Wiring wiring, Layer layer) {
+    this.frame = frame;
+    this.routes = routes;
+    this.wiring = wiring;
+    this.layer = layer;
+  }
+
+  static void plan(Rig rig, Frame frame, RouteTree routes, Wiring wiring, Layer layer) {
+    BrakeRuns runs = new BrakeRuns(frame, routes, wiring, layer);
+    BrakeFeed feed = rig.sheet().choice(RigField.BRAKE_FEED, BrakeFeed.class);
+    int[] axles = rig.brakedAxles();
+    if (feed == BrakeFeed.TRUNK) {
+      runs.trunk(axles, Side.LEFT, "", true);
+    } else {
+      for (Side side : Side.values()) {
+        runs.trunk(axles, side, ", " + side.label(), false);
+      }
+      if (feed == BrakeFeed.RING) {
+        runs.close(axles[axles.length - 1]);
+      }
+    }
+    for (int axle : axles) {
+      Figure magnet = rig.sheet().figure(new FieldKey(RigField.MAGNET_OHMS, axle));
+      for (Side side : Side.values()) {
+        wiring.loads.add(runs.wheelLoad(axle, side, magnet));
+      }
+    }
+  }
+
+  /** Along one rail from axle to axle, with a branch to the wheels there. */
+  private void trunk(int[] axles, Side rail, String name, boolean bothWheels) {
+    FramePoint from = frame.part(Frame.BOX);
+    for (int axle : axles) {
+      FramePoint under = frame.underRail(axle, rail);
+      both(name, Duty.TRUNK, new RouteTree(frame, from).way(under));
+      for (Side side : Side.values()) {
+        if (side == rail || bothWheels) {
+          both(name, Duty.ACROSS, new RouteTree(frame, under).way(frame.wheel(axle, side)));
+        }
+      }
+      from = under;
+    }
+  }
+
+  private void both(String name, Duty duty, List<FramePoint> way) {
+    RouteTree.Limb limb = new RouteTree.Limb(way);
+    layer.lay("brake" + name, PinFunction.BRAKE, duty, "brake", limb);
+    layer.lay("brake return" + name, PinFunction.EARTH, duty, "bret", limb);
+  }
+
+  /** The link across the rear axle that makes a ring of two runs. */
+  private void close(int axle) {
+    FramePoint left = frame.underRail(axle, Side.LEFT);
+    FramePoint right = frame.underRail(axle, Side.RIGHT);
+    List<FramePoint> way = new RouteTree(frame, left).way(right);
+    for (PinFunction function : List.of(PinFunction.BRAKE, PinFunction.EARTH)) {
+      boolean live = function == PinFunction.BRAKE;
+      String prefix = live ? "brake_" : "bret_";
+      String circuit = live ? "brake, ring" : "brake return, ring";
+      String end = prefix + "ring";
+      for (FramePoint point : List.of(left, right)) {
+        String at = end + (point == left ? "_left" : "_right");
+        boolean nearer = point == left;
+        wiring.joints.add(
+            new Joint(
+                "joint_" + at,
+                "splice, " + circuit,
+                function,
+                nearer ? prefix + point.id() : at,
+                nearer ? at : prefix + point.id(),
+                Contacts.CRIMP,
+                Joint.Kind.SPLICE));
+      }
+      wiring.spans.add(
+          new Span(
+              circuit,
+              function,
+              Duty.ACROSS,
+              end + "_left",
+              end + "_right",
+              routes.length(way),
+              wiring.spans.get(0).size(),
+              way));
+    }
+  }
+
+  private Load wheelLoad(int axle, Side side, Figure ohms) {
+    String wheel = frame.wheel(axle, side).id();
+    return new Load(
+        "magnet_" + wheel,
+        "Magnet, axle " + (axle + 1) + " " + side.label(),
+        PinFunction.BRAKE,
+        "brake_" + wheel,
+        "bret_" + wheel,
+        ohms.si(),
+        LampLoad.NOMINAL_VOLTS / ohms.si(),
+        Load.Kind.MAGNET,
+        ohms.provenance());
+  }
+}

@@ -1,0 +1,91 @@
+package org.jexel.core.harness;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+
+/** Design currents of a wiring, and what each load loses on its way out and back. */
+final class Currents {
+  private final List<Span> spans;
+  private final List<Flow.Link> links = new ArrayList<>();
+  private final Map<Load, double[]> unit = new IdentityHashMap<>();
+
+  /** By identity: two spans are never the same because they look alike. */
+  private final Map<Span, Integer> index = new IdentityHashMap<>();
+
+  /** Conductors of the breakaway carry nothing while the switch is shut off. */
+  Currents(List<Span> all, List<Joint> joints, List<Load> loads) {
+    spans = all.stream().filter(span -> span.duty() != Duty.BREAKAWAY).toList();
+    for (Span span : spans) {
+      index.put(span, links.size());
+      links.add(new Flow.Link(alias(span.from()), span.to(), span.ohms()));
+    }
+    for (Joint joint : joints) {
+      links.add(new Flow.Link(joint.a(), joint.b(), joint.ohms()));
+    }
+    Flow flow = new Flow(links);
+    for (Load load : loads) {
+      double[] loop = flow.unit(load.feed());
+      double[] back = flow.unit(load.back());
+      for (int i = 0; i < loop.length; i++) {
+        loop[i] += back[i];
+      }
+      unit.put(load, loop);
+    }
+  }
+
+  /** The controller's own loss is not the harness's. */
+  private static String alias(String node) {
+    return node.equals(Harness.CONTROLLER_OUT) ? Harness.CONTROLLER_IN : node;
+  }
+
+  /** Current of every span when exactly the given loads are on, A. */
+  Map<Span, Double> of(List<Load> on) {
+    double[] amps = links(on);
+    Map<Span, Double> bySpan = new IdentityHashMap<>();
+    for (int i = 0; i < spans.size(); i++) {
+      bySpan.put(spans.get(i), Math.abs(amps[i]));
+    }
+    return bySpan;
+  }
+
+  private double[] links(List<Load> on) {
+    double[] amps = new double[links.size()];
+    for (Load load : on) {
+      double[] loop = unit.get(load);
+      for (int i = 0; i < amps.length; i++) {
+        amps[i] += load.amps() * loop[i];
+      }
+    }
+    return amps;
+  }
+
+  boolean passes(Load load, Span span) {
+    Integer i = index.get(span);
+    return i != null && Math.abs(unit.get(load)[i]) > 1e-9;
+  }
+
+  /**
+   * What a load loses in copper between its terminals and the source while others are on, V.
+   *
+   * @param counts which spans count
+   */
+  double drop(Load load, List<Load> on, Predicate<Span> counts) {
+    double[] amps = links(on);
+    double drop = 0;
+    for (int i = 0; i < spans.size(); i++) {
+      if (counts.test(spans.get(i))) {
+        drop += links.get(i).ohms() * amps[i] * unit.get(load)[i];
+      }
+    }
+    return drop;
+  }
+
+  /** The part of that drop which one span makes, V. */
+  double waste(Load load, List<Load> on, Span span) {
+    int i = index.get(span);
+    return links.get(i).ohms() * links(on)[i] * unit.get(load)[i];
+  }
+}

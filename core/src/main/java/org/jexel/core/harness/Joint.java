@@ -1,0 +1,37 @@
+package org.jexel.core.harness;
+
+import org.jexel.core.connector.PinFunction;
+
+/**
+ * A healthy contact or joint between two named points.
+ *
+ * @param name a node-safe name
+ * @param label for people
+ * @param function of the conductors that it joins
+ * @param a nearer side
+ * @param b farther side
+ * @param ohms Ω
+ * @param kind what it is
+ */
+public record Joint(
+    String name, String label, PinFunction function, String a, String b, double ohms, Kind kind) {
+
+  /** Kinds of joints. */
+  public enum Kind {
+    PIN("pin of the connector"),
+    RING("ring on a stud"),
+    SPLICE("splice"),
+    SCREW("screw to the frame"),
+    FRAME("joint of the frame");
+
+    private final String label;
+
+    Kind(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+}

@@ -1,0 +1,152 @@
+package org.jexel.core.network;
+
+import java.util.Map;
+import org.jexel.core.harness.Contacts;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Element.Resistor;
+import org.jexel.core.network.Element.Source;
+import org.jexel.core.network.Element.TwoPole;
+
+/** Puts faults into the elements of a whole rig. A part that this rig does not have is refused. */
+final class FaultEdit {
+  static final String BREAKAWAY_SWITCH = "switch_breakaway";
+
+  private static final double FLAT_OHMS = 0.5;
+
+  private final Map<String, Element> elements;
+
+  private FaultEdit(Map<String, Element> elements) {
+    this.elements = elements;
+  }
+
+  static void apply(Map<String, Element> elements, Fault fault) {
+    new FaultEdit(elements).apply(fault);
+  }
+
+  private void apply(Fault fault) {
+    switch (fault.kind()) {
+      case OPEN -> {
+        part(fault.part());
+        elements.remove(fault.part());
+      }
+      case OHMS -> put(more(part(fault.part()), fault.amount()));
+      case SHORT -> {
+        String name = "short_" + node(fault.part());
+        put(new Resistor(name, fault.part(), metal(fault.part()), fault.amount()));
+      }
+      case BRIDGE -> {
+        String name = "bridge_" + node(fault.part()) + "_" + node(fault.other());
+        put(new Resistor(name, fault.part(), fault.other(), fault.amount()));
+      }
+      case EXCHANGED -> {
+        TwoPole one = twoPole(fault.part());
+        TwoPole two = twoPole(fault.other());
+        put(ends(one, one.a(), two.b()));
+        put(ends(two, two.a(), one.b()));
+      }
+      case DRAWS -> put(draws(part(fault.part()), fault.amount()));
+      case REVERSED -> {
+        TwoPole pole = twoPole(fault.part());
+        put(ends(pole, pole.b(), pole.a()));
+      }
+      case BYPASSED -> {
+        TwoPole pole = twoPole(fault.part());
+        put(new Resistor(pole.name(), pole.a(), pole.b(), Contacts.CRIMP));
+      }
+      case FLAT -> {
+        if (!(part(fault.part()) instanceof Source s)) {
+          throw cannot(fault.part(), "is no battery");
+        }
+        put(new Source(s.name(), s.plus(), s.minus(), fault.amount(), s.ohms() + FLAT_OHMS));
+      }
+      case PULLED -> {
+        Resistor contact = (Resistor) part(BREAKAWAY_SWITCH);
+        elements.remove(BREAKAWAY_SWITCH);
+        put(new Resistor("breakaway_pin", contact.a(), contact.b(), fault.amount()));
+      }
+      case SIGNAL -> part("controller");
+      default -> throw new IllegalStateException(fault.kind().name());
+    }
+  }
+
+  private void put(Element element) {
+    elements.put(element.name(), element);
+  }
+
+  private Element part(String name) {
+    Element element = elements.get(name);
+    if (element == null) {
+      throw new IllegalArgumentException(
+          "This rig has no part called “%s”. The network lists them.".formatted(name));
+    }
+    return element;
+  }
+
+  private TwoPole twoPole(String name) {
+    if (part(name) instanceof TwoPole pole) {
+      return pole;
+    }
+    throw cannot(name, "has not two ends");
+  }
+
+  private String node(String name) {
+    boolean known =
+        elements.values().stream()
+            .anyMatch(e -> java.util.List.of(Equations.ends(e)).contains(name));
+    if (!known) {
+      throw new IllegalArgumentException(
+          "This rig has no point called “%s”. The network lists them.".formatted(name));
+    }
+    return name;
+  }
+
+  /** The metal that a chafed conductor touches. */
+  private static String metal(String node) {
+    boolean vehicle = node.matches("(fused|switched|sock|ctrl|bat)_.*");
+    return vehicle ? Harness.BATTERY_MINUS : Harness.FRAME;
+  }
+
+  private static Element more(Element element, double ohms) {
+    if (element instanceof Resistor r) {
+      return new Resistor(r.name(), r.a(), r.b(), r.ohms() + ohms);
+    } else if (element instanceof Fuse f) {
+      return new Fuse(f.name(), f.a(), f.b(), f.ohms() + ohms, f.rating());
+    } else if (element instanceof Source s) {
+      return new Source(s.name(), s.plus(), s.minus(), s.volts(), s.ohms() + ohms);
+    }
+    throw cannot(element.name(), "is no conductor or joint");
+  }
+
+  private static Element draws(Element element, double factor) {
+    if (!(factor > 0)) {
+      throw cannot(element.name(), "cannot draw " + factor + " times its current");
+    }
+    if (element instanceof Resistor r) {
+      return new Resistor(r.name(), r.a(), r.b(), r.ohms() / factor);
+    } else if (element instanceof Filament f) {
+      return new Filament(f.name(), f.a(), f.b(), f.amps() * factor, f.volts());
+    } else if (element instanceof Led l) {
+      return new Led(l.name(), l.a(), l.b(), l.amps() * factor);
+    }
+    throw cannot(element.name(), "is no load");
+  }
+
+  private static Element ends(TwoPole pole, String a, String b) {
+    String name = pole.name();
+    if (pole instanceof Resistor r) {
+      return new Resistor(name, a, b, r.ohms());
+    } else if (pole instanceof Filament f) {
+      return new Filament(name, a, b, f.amps(), f.volts());
+    } else if (pole instanceof Led l) {
+      return new Led(name, a, b, l.amps());
+    } else if (pole instanceof Diode d) {
+      return new Diode(name, a, b, d.forward());
+    }
+    Fuse f = (Fuse) pole;
+    return new Fuse(name, a, b, f.ohms(), f.rating());
+  }
+
+  private static IllegalArgumentException cannot(String part, String why) {
+    return new IllegalArgumentException(part + " " + why + ".");
+  }
+}
