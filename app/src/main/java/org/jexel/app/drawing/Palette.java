@@ -30,6 +30,9 @@ final class Palette {
       case PURPLE -> "#7B3FA0";
       case BLUE -> "#2A62C8";
       case BLACK -> "#000000";
+      case ORANGE -> "#E8780C";
+      case GREY -> "#8C9196";
+      case PINK -> "#E79BB5";
     };
   }
 

@@ -74,6 +74,7 @@ public enum RigCards {
       "choices",
       "How it is to be wired",
       PLANNED_BOX,
+      PLANNED_BREAKAWAY,
       JOINT_METHOD,
       LAMP_RETURN,
       BRAKE_FEED,
@@ -84,7 +85,8 @@ public enum RigCards {
       ENTRY_X,
       ENTRY_Y,
       BREAKAWAY_X,
-      BREAKAWAY_Y),
+      BREAKAWAY_Y,
+      MIDDLE_PIN),
   CONTROLLER(
       "controller",
       "Controller",

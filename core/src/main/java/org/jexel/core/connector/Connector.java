@@ -35,6 +35,23 @@ public record Connector(
     }
   }
 
+  /** The same connector with one function in the middle of its ring, and that one's place taken. */
+  public Connector withMiddle(PinFunction function) {
+    Pin middle = pins.stream().filter(p -> p.clock() == 0).findFirst().orElse(null);
+    Pin moved = pin(function).orElse(null);
+    if (middle == null || moved == null || middle == moved) {
+      return this;
+    }
+    return new Connector(
+        id,
+        label,
+        convention,
+        accepts,
+        pins.stream()
+            .map(p -> p == middle ? p.at(moved.clock()) : p == moved ? p.at(middle.clock()) : p)
+            .toList());
+  }
+
   public Optional<Pin> pin(PinFunction function) {
     return pins.stream().filter(pin -> pin.function() == function).findFirst();
   }

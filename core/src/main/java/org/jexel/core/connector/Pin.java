@@ -18,4 +18,8 @@ public record Pin(int number, PinFunction function, double ratingAmps, int clock
       throw new IllegalArgumentException("pin " + number + ": no clock position " + clock);
     }
   }
+
+  Pin at(int newClock) {
+    return new Pin(number, function, ratingAmps, newClock);
+  }
 }

@@ -9,7 +9,10 @@ public enum WireColour {
   RED("red", "RD"),
   PURPLE("purple", "VT"),
   BLUE("blue", "BU"),
-  BLACK("black", "BK");
+  BLACK("black", "BK"),
+  ORANGE("orange", "OG"),
+  GREY("grey", "GY"),
+  PINK("pink", "PK");
 
   private final String label;
   private final String code;

@@ -33,6 +33,9 @@ final class Frame {
   static final String BOX = "box";
   static final String SWITCH = "switch";
 
+  /** The hole through which the loom goes from the drawbar into the bed. */
+  static final String ENTRY = "entry";
+
   private final Plan plan;
   private final double rail;
   private final Graph<FramePoint, DefaultWeightedEdge> graph =
@@ -49,6 +52,7 @@ final class Frame {
     plan = Plan.of(rig.sheet());
     rail = plan.half() * Plan.DRAWBAR_SHARE;
     crossMembers();
+    entry(rig.sheet().si(RigField.ENTRY_X), rig.sheet().si(RigField.ENTRY_Y));
     double[] axles = rig.axlePlaces();
     for (int i = 0; i < axles.length; i++) {
       axle(i, axles[i]);
@@ -119,6 +123,20 @@ final class Frame {
     }
   }
 
+  /** The legs' looms meet at the entry hole and go on from there. */
+  private void entry(double x, double y) {
+    FramePoint hole = new FramePoint(ENTRY, x, y);
+    parts.put(ENTRY, hole);
+    for (Side side : Side.values()) {
+      join(members.get("leg_" + side.label()).lastEntry().getValue(), hole);
+    }
+    FramePoint foot =
+        Math.abs(y) >= rail - SAME_PLACE
+            ? railPoint(y >= 0 ? Side.LEFT : Side.RIGHT, x)
+            : point(members.get("front"), y, "front", plan.bed(), y);
+    join(hole, foot);
+  }
+
   private FramePoint railPoint(Side side, double x) {
     String member = "rail_" + side.label();
     double at = Math.min(plan.length(), Math.max(plan.bed(), x));
@@ -126,14 +144,9 @@ final class Frame {
   }
 
   private FramePoint legPoint(Side side, double x) {
-    // The end of a leg is the front end of its rail.
-    if (x >= plan.bed() - 1e-9) {
-      FramePoint end = railPoint(side, plan.bed());
-      members.get("leg_" + side.label()).put(plan.bed(), end);
-      return end;
-    }
     String member = "leg_" + side.label();
-    return point(members.get(member), x, member, x, side.sign() * rail * x / plan.bed());
+    return point(
+        members.get(member), x, member, x, side.sign() * rail * Math.min(1, x / plan.bed()));
   }
 
   private static FramePoint point(

@@ -16,6 +16,9 @@ import org.jgrapht.graph.DefaultWeightedEdge;
  * skin which is not the frame's own metal.
  */
 final class FrameReturn {
+  /** Two points on one spot are still joined by some metal, m. */
+  private static final double SHORTEST = 0.01;
+
   private FrameReturn() {}
 
   static void join(Rig rig, Frame frame, List<Lamp> lamps, Wiring wiring) {
@@ -75,7 +78,7 @@ final class FrameReturn {
         "frame, " + a.id() + " to " + b.id(),
         node(a, box),
         node(b, box),
-        Contacts.FRAME_PER_METRE * metres + (bolted ? Contacts.FRAME_JOINT : 0),
+        Contacts.FRAME_PER_METRE * Math.max(SHORTEST, metres) + (bolted ? Contacts.FRAME_JOINT : 0),
         Joint.Kind.FRAME);
   }
 

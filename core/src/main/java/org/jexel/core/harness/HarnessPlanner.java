@@ -40,6 +40,11 @@ public final class HarnessPlanner {
   /** The part of the vehicle's run that lies before the controller. */
   private static final double CONTROLLER_AT = 0.4;
 
+  private static final double ZERO = 0.001;
+
+  /** Two ends that can still be crimped, m. */
+  private static final double SHORTEST_RUN = 0.1;
+
   private static final List<PinFunction> LIGHTS =
       List.of(
           PinFunction.TAIL,
@@ -190,9 +195,24 @@ public final class HarnessPlanner {
         from,
         near,
         fromBox && box ? Joint.Kind.RING : Joint.Kind.SPLICE);
+    double length = routes.length(limb.path());
+    if (length < ZERO) {
+      wiring.problems.add(
+          new Problem(
+              limb.to().id(),
+              "%s has no length: its part sits on its own joint. %s is planned; move the part."
+                  .formatted(circuit, "0.1 m")));
+    }
     wiring.spans.add(
         new Span(
-            circuit, function, duty, near, to, routes.length(limb.path()), thinnest, limb.path()));
+            circuit,
+            function,
+            duty,
+            near,
+            to,
+            Math.max(SHORTEST_RUN, length),
+            thinnest,
+            limb.path()));
   }
 
   private void brakes() {
@@ -216,7 +236,7 @@ public final class HarnessPlanner {
 
   /** The switch by the coupler, fed from the battery at the box and led back to the brake feed. */
   private void breakaway() {
-    if (rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
+    if (rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class) == BreakawayKit.NONE) {
       return;
     }
     List<FramePoint> way = routes.way(frame.part(Frame.SWITCH));
@@ -239,7 +259,7 @@ public final class HarnessPlanner {
   private void charge() {
     boolean actuator = rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC;
     boolean battery =
-        rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) != BreakawayKit.NONE
+        rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class) != BreakawayKit.NONE
             || rig.sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
     if (!rig.carries(PinFunction.CHARGE) || !(actuator || battery)) {
       return;

@@ -196,7 +196,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     }
 
     private void breakaway() {
-      BreakawayKit kit = rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class);
+      BreakawayKit kit = rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class);
       boolean house = rig.sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
       if (kit != BreakawayKit.NONE) {
         String battery = kit == BreakawayKit.OWN_BATTERY ? "breakaway_battery" : "house_battery";

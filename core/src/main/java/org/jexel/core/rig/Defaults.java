@@ -96,8 +96,8 @@ final class Defaults {
       case PLANNED_CONNECTOR -> plannedConnector(sheet, catalog);
       case TRAILER_CONVENTION ->
           Assumption.of(
-              catalog.connector(sheet.choice(RigField.PLANNED_CONNECTOR).value()).convention(),
-              "usual with this connector; measure before you trust a colour");
+              catalog.connector(sheet.choice(RigField.TRAILER_CONNECTOR).value()).convention(),
+              "usual with the plug that is on it now; measure before you trust a colour");
       case LAMP_TECHNOLOGY -> Assumption.of(LampTechnology.FILAMENT, "none seen yet");
       case JUNCTION_BOX -> Assumption.of(YesNo.NO, "none seen yet");
       case BREAKAWAY_KIT -> Assumption.of(BreakawayKit.NONE, "none seen yet");
@@ -114,6 +114,8 @@ final class Defaults {
       case BRAKE_FEED -> Assumption.of(BrakeFeed.TRUNK, "one run, across each axle");
       case JOINT_METHOD -> Assumption.of(JointMethod.CRIMP, "sealed sleeves stand the wet");
       case ROUTE_STYLE -> Assumption.of(RouteStyle.ALONG, "in reach for the next person");
+      case PLANNED_BREAKAWAY -> plannedBreakaway(sheet);
+      case MIDDLE_PIN -> Assumption.of(MiddlePin.CHARGE, "look at the letter stamped beside it");
       case PLANNED_BOX -> Assumption.of(YesNo.YES, "joints that can be reached and kept dry");
       case CORD_SLACK -> Assumption.of(0.6, "enough for a tight turn");
       case BOX_X ->
@@ -180,6 +182,16 @@ final class Defaults {
           "blade-7", "these brakes need a brake pin, and " + present + " has none");
     }
     return Assumption.of(present, "stays as it is");
+  }
+
+  private static Assumption plannedBreakaway(RigSheet sheet) {
+    BreakawayKit there = sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class);
+    return there != BreakawayKit.NONE
+        ? Assumption.of(there, "stays as it is")
+        : electricBrakes(sheet)
+            ? Assumption.of(
+                BreakawayKit.OWN_BATTERY, "a braked trailer that comes off must stop itself")
+            : Assumption.of(BreakawayKit.NONE, "no electric brakes");
   }
 
   private static Assumption controllerKind(RigSheet sheet) {

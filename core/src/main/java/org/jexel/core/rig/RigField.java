@@ -71,6 +71,8 @@ public enum RigField {
   BRAKE_FEED(TRAILER, "Brake feed", BrakeFeed.class, CHOSEN),
   JOINT_METHOD(TRAILER, "Joints", JointMethod.class, CHOSEN),
   ROUTE_STYLE(TRAILER, "Looms run", RouteStyle.class, CHOSEN),
+  PLANNED_BREAKAWAY(TRAILER, "Breakaway after this job", BreakawayKit.class, CHOSEN),
+  MIDDLE_PIN(TRAILER, "6-way round, middle pin", MiddlePin.class, MEASURED),
   PLANNED_BOX(TRAILER, "Junction box after this job", YesNo.class, CHOSEN),
   CORD_SLACK(TRAILER, "Cord past the coupler", Measure.LENGTH, 0, 3, 0, CHOSEN),
   BOX_X(TRAILER, "Box, behind the ball", Measure.LENGTH, 0, 18, 0, CHOSEN),

@@ -1,0 +1,379 @@
+package org.jexel.core.harness;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jexel.core.harness.Step.Phase;
+import org.jexel.core.rig.JointMethod;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Wish;
+
+/**
+ * The acts of a job on its harness, in an order in which none has to be undone for the next: holes,
+ * pull, mount, join, earth, box, connector, test, then close up. What is there stays; only what the
+ * rig lacks makes a step.
+ */
+public final class StepPlan {
+  private static final String LIVE =
+      "Battery off and plug out while conductors are open; the battery is joined last.";
+
+  private final Scope scope;
+  private final Harness harness;
+  private final List<Step> steps = new ArrayList<>();
+
+  private StepPlan(Scope scope) {
+    this.scope = scope;
+    this.harness = scope.harness();
+  }
+
+  public static List<Step> of(Scope scope) {
+    StepPlan plan = new StepPlan(scope);
+    if (scope.wish() == Wish.REPAIR) {
+      plan.repair();
+    } else if (plan.anything()) {
+      plan.prepare();
+      plan.holes();
+      plan.pull();
+      plan.mount();
+      plan.join();
+      plan.earth();
+      plan.box();
+      plan.connector();
+      plan.test();
+    }
+    return List.copyOf(plan.steps);
+  }
+
+  private boolean anything() {
+    return !scope.newSpans().isEmpty() || scope.newBox() || !scope.wantedLamps().isEmpty();
+  }
+
+  private void prepare() {
+    add(
+        Phase.PREPARE,
+        "prepare.off",
+        "Battery off, plug out, wheels chocked",
+        "Take the minus post off the vehicle's battery. Measure every old conductor end to end and tag it before anything is cut.",
+        List.of("spanner", "meter", "felt pen and tags"),
+        List.of("tags"),
+        15,
+        LIVE);
+    if (scope.newCord() && scope.wish() != Wish.NEW_BUILD) {
+      add(
+          Phase.PREPARE,
+          "prepare.old-cord",
+          "Take the old cord off",
+          "%s comes off; note which colour did which job."
+              .formatted(scope.rig().trailerConnector().label()),
+          List.of("cutters"),
+          List.of(),
+          10,
+          "");
+    }
+  }
+
+  private void holes() {
+    List<Loom.Hole> holes = Loom.of(scope.rig(), harness).holes();
+    boolean runs = scope.newSpans().stream().anyMatch(span -> !span.path().isEmpty());
+    if (scope.newBox()) {
+      hole(holes, "Box", "holes.box", "Holes of the box");
+    }
+    if (runs) {
+      hole(holes, "Entry", "holes.entry", "Entry hole into the bed");
+    }
+    for (Lamp lamp : scope.wantedLamps()) {
+      hole(
+          holes,
+          lamp.role().label() + ", " + lamp.side().label(),
+          "holes." + lamp.slot(),
+          "Hole for " + name(lamp));
+    }
+  }
+
+  private void hole(List<Loom.Hole> holes, String where, String id, String title) {
+    List<String> drills =
+        holes.stream()
+            .filter(hole -> hole.where().startsWith(where))
+            .map(hole -> "%.1f mm".formatted(1000 * hole.drill()))
+            .distinct()
+            .toList();
+    if (!drills.isEmpty()) {
+      add(
+          Phase.HOLES,
+          id,
+          title + ", " + String.join(" and ", drills),
+          "Look behind the metal first. Deburr, paint the bare edge, put the grommet in before the loom.",
+          List.of("step drill", "deburring knife"),
+          List.of("grommets", "paint"),
+          8,
+          "Goggles on; know what lies behind before you drill.");
+    }
+  }
+
+  private void pull() {
+    pull(Duty.RUN, "pull.lamps", "Pull the lamp looms");
+    pull(Duty.TRUNK, "pull.brakes", "Pull the brake trunk and the runs across the axles");
+    pull(Duty.BREAKAWAY, "pull.breakaway", "Pull the two conductors to the breakaway switch");
+    pull(Duty.VEHICLE, "pull.vehicle", "Pull the missing conductors through the vehicle");
+  }
+
+  private void pull(Duty duty, String id, String title) {
+    List<Span> spans =
+        scope.newSpans().stream()
+            .filter(s -> s.duty() == duty || duty == Duty.TRUNK && s.duty() == Duty.ACROSS)
+            .toList();
+    if (spans.isEmpty()) {
+      return;
+    }
+    double metres = spans.stream().mapToDouble(Span::length).sum();
+    List<String> sizes = spans.stream().map(s -> s.size().label()).distinct().toList();
+    boolean vehicle = duty == Duty.VEHICLE;
+    add(
+        Phase.PULL,
+        id,
+        title,
+        "%d conductors, %.1f m in all, %s. Tag both ends as you pull; no wire under tension, none near %s."
+            .formatted(
+                spans.size(),
+                metres,
+                String.join(" and ", sizes),
+                vehicle ? "exhaust, pedals or moving parts" : "tyres, springs or sharp edges"),
+        List.of("draw wire", "cutters"),
+        sizes,
+        5 + 2 * metres,
+        vehicle ? "Keep clear of airbag zones and their yellow looms." : "");
+  }
+
+  private void mount() {
+    for (Lamp lamp : scope.wantedLamps()) {
+      add(
+          Phase.MOUNT,
+          "mount." + lamp.slot(),
+          "Mount " + name(lamp),
+          "%.2f m behind the ball. Red faces back, amber to side and front, white for plate and reverse."
+              .formatted(lamp.x()),
+          List.of("screwdriver"),
+          List.of(lamp.role().label().toLowerCase(Locale.ROOT)),
+          6,
+          "");
+    }
+    if (scope.newBox()) {
+      add(
+          Phase.MOUNT,
+          "mount.box",
+          "Screw the box down",
+          "%.2f m behind the ball, glands facing down or back."
+              .formatted(scope.rig().sheet().si(RigField.BOX_X)),
+          List.of("spanner"),
+          List.of("junction box"),
+          10,
+          "");
+    }
+    if (scope.newBreakaway()) {
+      add(
+          Phase.MOUNT,
+          "mount.breakaway",
+          "Mount breakaway switch, battery and diode",
+          "The switch in line with the pull, its pin free to come straight out; nothing else on its circuit.",
+          List.of("spanner", "drill"),
+          List.of("breakaway switch", "battery in its box", "isolating diode"),
+          30,
+          "Charge it away from sparks.");
+    }
+  }
+
+  private void join() {
+    JointMethod method = scope.rig().sheet().choice(RigField.JOINT_METHOD, JointMethod.class);
+    long splices =
+        harness.joints().stream()
+            .filter(j -> j.kind() == Joint.Kind.SPLICE)
+            .filter(j -> scope.newSpans().stream().anyMatch(s -> s.from().equals(j.b())))
+            .count();
+    if (splices > 0) {
+      add(
+          Phase.JOIN,
+          "join.splices",
+          "Join %d branches".formatted(splices),
+          "%s. Pull hard at each; a joint that slips now fails in the rain."
+              .formatted(method.weatherproof() ? method.label() : JointMethod.CRIMP.label()),
+          List.of("stripper", "ratchet crimper", "hot-air gun"),
+          List.of("sealed sleeves"),
+          2.0 * splices,
+          "");
+    }
+    if (scope.newBrakes() && scope.rig().hasMagnets()) {
+      add(
+          Phase.JOIN,
+          "join.magnets",
+          "Join the magnets, both leads of each wheel",
+          "Polarity does not matter. Leave slack for the suspension's full travel.",
+          List.of("ratchet crimper", "hot-air gun"),
+          List.of("sealed sleeves"),
+          6.0 * 2 * scope.rig().brakedAxles().length,
+          "Stands under the frame before you reach behind a wheel.");
+    }
+  }
+
+  private void earth() {
+    boolean screws = harness.joints().stream().anyMatch(j -> j.kind() == Joint.Kind.SCREW);
+    boolean added = scope.newCord() || scope.newBox() || !scope.wantedLamps().isEmpty();
+    if (screws && added) {
+      add(
+          Phase.EARTH,
+          "earth.frame",
+          "Earth the frame at the box",
+          "Bare bright steel, toothed washer, then paint over it. Below 0.5 Ω from the earth stud to far frame and each lamp's screw.",
+          List.of("file", "meter"),
+          List.of("earth screw", "paint"),
+          10,
+          "");
+    }
+  }
+
+  private void box() {
+    if (!scope.newBox() && !scope.newCord()) {
+      return;
+    }
+    long rings =
+        StudPlan.of(scope.rig(), harness).studs().stream()
+            .mapToLong(stud -> stud.landings().size())
+            .sum();
+    if (rings > 0) {
+      add(
+          Phase.BOX,
+          "box.land",
+          "Land %d rings on the studs".formatted(rings),
+          "As the stud plan says, thickest at the bottom; unused cores get a stud of their own.",
+          List.of("ratchet crimper", "spanner"),
+          List.of("rings"),
+          3.0 * rings,
+          LIVE);
+    }
+  }
+
+  private void connector() {
+    if (scope.newCord()) {
+      add(
+          Phase.CONNECTOR,
+          "connector.plug",
+          "Wire the plug, %s".formatted(scope.rig().connector().label()),
+          "Work from the drawing of the wiring side: it is the mirror of what the mate sees. Strain relief on the jacket, not on the cores.",
+          List.of("screwdriver", "stripper"),
+          List.of("plug"),
+          20,
+          "");
+    }
+    if (scope.newSocket()) {
+      add(
+          Phase.CONNECTOR,
+          "connector.socket",
+          "Fit the socket to the vehicle, %s".formatted(scope.rig().connector().label()),
+          "Gasket on, drain downwards; breaker and fuses near the battery, left open for now.",
+          List.of("drill", "spanner"),
+          List.of("socket", "fuses"),
+          40,
+          "Left and right are exchanged at some makers' tow plugs: measure before joining.");
+    }
+  }
+
+  private void test() {
+    add(
+        Phase.TEST,
+        "test.continuity",
+        "Check every pin to its end, and between pins",
+        "Plug out. Each pin to its own end below 0.5 Ω; no pin to another but through lamps and magnets.",
+        List.of("meter"),
+        List.of(),
+        2.0 * scope.rig().connector().pins().size(),
+        "");
+    add(
+        Phase.TEST,
+        "test.bench",
+        "Battery on, then the check sheet",
+        "Join the battery last, then go through the Bench station before covers go back.",
+        List.of("meter"),
+        List.of(),
+        20,
+        "A fuse that blows is an answer: find out why before the next one.");
+    add(
+        Phase.CLOSE,
+        "close.covers",
+        "Covers back, box shut, as-built colours noted",
+        "Write the colours that are really there into the crosswalk, for the next person.",
+        List.of("screwdriver"),
+        List.of(),
+        10,
+        "");
+  }
+
+  private void repair() {
+    add(
+        Phase.PREPARE,
+        "repair.find",
+        "Find the fault at the Bench first",
+        "Take the readings that the check sheet asks for; change nothing yet.",
+        List.of("meter"),
+        List.of(),
+        30,
+        "");
+    add(
+        Phase.JOIN,
+        "repair.mend",
+        "Mend the one circuit",
+        "%s Cut back to bright copper, join, seal, tie away from the edge that chafed it."
+            .formatted(LIVE),
+        List.of("cutters", "stripper", "ratchet crimper", "hot-air gun"),
+        List.of("sealed sleeves"),
+        30,
+        LIVE);
+    add(
+        Phase.TEST,
+        "repair.again",
+        "Read the failed checks again",
+        "The same check that failed must hold now, and the ones beside it.",
+        List.of("meter"),
+        List.of(),
+        10,
+        "");
+    add(
+        Phase.CLOSE,
+        "close.covers",
+        "Covers back, cause and mend noted",
+        "Say where it was and why; the next person starts there.",
+        List.of(),
+        List.of(),
+        5,
+        "");
+  }
+
+  private static String name(Lamp lamp) {
+    String role = lamp.role().label();
+    return role.substring(0, 1).toLowerCase(Locale.ROOT)
+        + role.substring(1)
+        + ", "
+        + lamp.side().label();
+  }
+
+  /** Every act waits for the acts of the phase before it. */
+  private void add(
+      Phase phase,
+      String id,
+      String title,
+      String detail,
+      List<String> tools,
+      List<String> materials,
+      double minutes,
+      String caution) {
+    Phase before =
+        steps.stream()
+            .map(Step::phase)
+            .filter(p -> p.compareTo(phase) < 0)
+            .reduce((a, b) -> b)
+            .orElse(null);
+    List<String> needs =
+        steps.stream().filter(step -> step.phase() == before).map(Step::id).toList();
+    steps.add(
+        new Step(id, phase, title, detail, tools, materials, Math.ceil(minutes), caution, needs));
+  }
+}

@@ -1,0 +1,77 @@
+package org.jexel.core.harness;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jexel.core.connector.Pin;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.rig.Rig;
+
+/**
+ * The junction box, stud by stud.
+ *
+ * @param studs in the order of the connector's pins
+ */
+public record StudPlan(List<Stud> studs) {
+  /** From this cross-section on a stud of 6 mm is taken, m². */
+  private static final double THICK = 5e-6;
+
+  /**
+   * @param number from the cord's side
+   * @param function its job
+   * @param millimetres of its thread
+   * @param landings what lands on it, the first at the bottom
+   * @param why the reason for a stud that only an unused core lands on; else empty
+   */
+  public record Stud(
+      int number, PinFunction function, int millimetres, List<Landing> landings, String why) {}
+
+  /**
+   * @param what which conductor
+   * @param ring stud × wire, as on the bag
+   * @param size its wire
+   */
+  public record Landing(String what, String ring, WireSize size) {}
+
+  public static StudPlan of(Rig rig, Harness harness) {
+    List<Stud> studs = new ArrayList<>();
+    for (Pin pin : rig.connector().pins()) {
+      studs.add(stud(studs.size() + 1, pin.function(), harness));
+    }
+    return new StudPlan(List.copyOf(studs));
+  }
+
+  private static Stud stud(int number, PinFunction function, Harness harness) {
+    String node = "box_" + HarnessPlanner.id(function);
+    List<Span> landing = new ArrayList<>();
+    for (Joint joint : harness.joints()) {
+      boolean here = joint.kind() == Joint.Kind.RING;
+      for (Span span : harness.spans()) {
+        boolean in = joint.b().equals(node) && span.to().equals(joint.a());
+        boolean out = joint.a().equals(node) && span.from().equals(joint.b());
+        if (here && (in || out)) {
+          landing.add(span);
+        }
+      }
+    }
+    harness.spans().stream().filter(span -> span.to().equals(node)).forEach(landing::add);
+    landing.sort(Comparator.comparingDouble((Span span) -> span.size().area()).reversed());
+    boolean thick = landing.stream().anyMatch(span -> span.size().area() > THICK);
+    int millimetres = thick ? 6 : 5;
+    return new Stud(
+        number,
+        function,
+        millimetres,
+        landing.stream()
+            .map(
+                span ->
+                    new Landing(
+                        span.duty() == Duty.CORD ? "cord" : span.circuit(),
+                        "M%d × %s".formatted(millimetres, span.size().label()),
+                        span.size()))
+            .toList(),
+        landing.isEmpty()
+            ? "This trailer does not use it: the core lands here alone, so that it never hangs loose."
+            : "");
+  }
+}
