@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.bench.BenchService;
+import org.jexel.app.harness.Steps;
+import org.jexel.app.harness.Stock;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -18,9 +20,11 @@ import org.jexel.app.road.RoadService;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.harness.Step;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.Wish;
 import org.springframework.stereotype.Service;
 
 /**
@@ -37,6 +41,8 @@ class DemoJobs {
   private final LoadCards loads;
   private final BenchService bench;
   private final RoadService road;
+  private final Stock stock;
+  private final Steps steps;
 
   DemoJobs(
       NewJobs newJobs,
@@ -46,7 +52,9 @@ class DemoJobs {
       LampCards lamps,
       LoadCards loads,
       BenchService bench,
-      RoadService road) {
+      RoadService road,
+      Stock stock,
+      Steps steps) {
     this.newJobs = newJobs;
     this.jobs = jobs;
     this.files = files;
@@ -55,12 +63,15 @@ class DemoJobs {
     this.loads = loads;
     this.bench = bench;
     this.road = road;
+    this.stock = stock;
+    this.steps = steps;
   }
 
   void complete(Optional<Person> person) {
     if (person.isEmpty()) {
       return;
     }
+    stock.fill(person.get().workshop(), DemoShelf.reels());
     int number = 0;
     for (DemoRig rig : DemoRigs.all()) {
       String key = "demo-job-" + number++;
@@ -87,6 +98,12 @@ class DemoJobs {
     Map<String, String> wanted = new HashMap<>();
     rig.wantedLamps().forEach(slot -> wanted.put(slot + ".state", "WANTED"));
     lamps.take(files.open(ref, person), wanted);
+    if (!rig.readings().isEmpty() && job.wish() != Wish.REPAIR) {
+      // What is on the bench has been wired.
+      for (Step step : files.open(ref, person).steps()) {
+        steps.tick(files.open(ref, person), step.id(), true);
+      }
+    }
     for (DemoRig.Read read : rig.readings()) {
       JobFile file = files.open(ref, person);
       Check check =

@@ -230,8 +230,8 @@ final class RigDrawing {
     furniture(bar, length, half);
     if (sheet.choice(RigField.JUNCTION_BOX, YesNo.class) == YesNo.YES) {
       svg.rect(
-          at.x(bar - 0.22) - 6,
-          at.y(0) - 6,
+          at.x(sheet.si(RigField.BOX_X)) - 6,
+          at.y(sheet.si(RigField.BOX_Y)) - 6,
           12,
           12,
           "rx",
@@ -329,7 +329,7 @@ final class RigDrawing {
     }
   }
 
-  private void lamp(Lamp lamp) {
+  void lamp(Lamp lamp) {
     String fill =
         switch (lamp.role()) {
           case COMBINED, REAR_CLEARANCE -> Palette.RED_LENS;

@@ -43,6 +43,16 @@ public class Shapes {
     return shape(style(verdict));
   }
 
+  /** The triangle beside something that cannot be as it is. */
+  public String watch() {
+    return of(Verdict.WATCH);
+  }
+
+  /** Disc or ring, for what is done or still to do. */
+  public String ticked(boolean done) {
+    return of(done ? Verdict.HOLDS : Verdict.NOT_YET);
+  }
+
   /** Name of the style that goes with a verdict. */
   public String style(Verdict verdict) {
     return verdict.label().replace(' ', '-');

@@ -44,6 +44,12 @@ final class Svg {
     }
   }
 
+  /** More attributes of the element that was opened last. */
+  Svg with(Object... attributes) {
+    attributes(attributes);
+    return this;
+  }
+
   Svg close() {
     try {
       xml.writeEndElement();

@@ -15,9 +15,6 @@ import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.check.Check;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
-import org.jexel.core.harness.Duty;
-import org.jexel.core.harness.FramePoint;
-import org.jexel.core.harness.Span;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -118,23 +115,13 @@ final class TowlineLayers {
   }
 
   private void harness() {
-    double box = sheet.si(RigField.BOX_X);
-    for (Span span : file.harness().spans()) {
-      if (span.duty() == Duty.CORD) {
-        double y = at.y(0) + lane(span);
-        strand(
-            "M%s %s L%s %s".formatted(n(at.x(-0.1)), n(y), n(at.x(box)), n(y)),
-            colour(span.function()),
-            "9 4");
-      } else if (!span.path().isEmpty()) {
-        wire(span);
-      }
-    }
+    new Looms(at, svg, file.rig().convention(), LANE)
+        .draw(file.harness(), sheet.si(RigField.BOX_X));
     double x = 40;
     for (PinFunction function : PinFunction.values()) {
       if (file.harness().spans().stream().anyMatch(span -> span.function() == function)) {
         String colour = colour(function);
-        strand("M%s 217 L%s 217".formatted(n(x), n(x + 26)), colour, "none");
+        Looms.strand(svg, "M%s 217 L%s 217".formatted(n(x), n(x + 26)), colour, "none");
         String words = code(function) + " " + function.label();
         label(x + 32, 222, words, "start", INK);
         x += 58 + 8.2 * words.length();
@@ -155,49 +142,6 @@ final class TowlineLayers {
                             Measure.VOLTS.text(c.limit(), units)),
                     "end",
                     INK));
-  }
-
-  /** A wire follows the frame in a lane of its own beside the others of its loom. */
-  private void wire(Span span) {
-    double lane = lane(span);
-    StringBuilder d = new StringBuilder();
-    List<FramePoint> path = span.path();
-    for (int i = 0; i < path.size(); i++) {
-      FramePoint point = path.get(i);
-      boolean along = i > 0 ? level(path.get(i - 1), point) : level(point, path.get(1));
-      boolean onward = i + 1 < path.size() ? level(point, path.get(i + 1)) : along;
-      // Lanes lie inside the rails: towards the middle on either side.
-      double inwards = point.y() > 0 ? -lane : lane;
-      double x = at.x(point.x()) + (along && onward ? 0 : lane);
-      double y = at.y(point.y()) + (along || onward ? inwards : 0);
-      d.append(i == 0 ? "M" : " L").append(n(x)).append(' ').append(n(y));
-    }
-    strand(d.toString(), colour(span.function()), "9 4");
-  }
-
-  private static boolean level(FramePoint a, FramePoint b) {
-    return Math.abs(a.y() - b.y()) < 0.01 || Math.abs(a.x() - b.x()) > 0.01;
-  }
-
-  private static double lane(Span span) {
-    return (span.function().ordinal() - 3.5) * LANE;
-  }
-
-  /** A wire: coloured core on a dark outline, dashed while it is only planned. */
-  private void strand(String d, String colour, String dashes) {
-    svg.path(
-        d,
-        "class",
-        "ink",
-        "fill",
-        "none",
-        "stroke",
-        INK,
-        "stroke-width",
-        4.6,
-        "stroke-dasharray",
-        dashes);
-    svg.path(d, "fill", "none", "stroke", colour, "stroke-width", 3.0, "stroke-dasharray", dashes);
   }
 
   private String colour(PinFunction function) {
@@ -223,7 +167,8 @@ final class TowlineLayers {
     double[] box = drawing.controller();
     double y = at.y(box[1]);
     double breaker = at.x(battery[0]) + 30;
-    strand(
+    Looms.strand(
+        svg,
         "M%s %s L%s %s L%s %s"
             .formatted(
                 n(at.x(battery[0]) + 9),
@@ -234,11 +179,13 @@ final class TowlineLayers {
                 n(y)),
         Palette.wire(WireColour.BLACK),
         "none");
-    strand(
+    Looms.strand(
+        svg,
         "M%s %s L%s %s".formatted(n(breaker), n(y), n(at.x(box[0]) - 5), n(y)),
         Palette.wire(WireColour.BLACK),
         "none");
-    strand(
+    Looms.strand(
+        svg,
         "M%s %s L%s %s L%s %s"
             .formatted(n(at.x(box[0]) + 5), n(y), n(at.x(-0.2)), n(y), n(at.x(-0.2)), n(at.y(0))),
         Palette.wire(WireColour.BLUE),

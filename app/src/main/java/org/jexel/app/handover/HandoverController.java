@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.jexel.app.drawing.Shapes;
 import org.jexel.app.drawing.Towline;
+import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Station;
@@ -36,7 +37,7 @@ class HandoverController {
   private final JobFiles files;
   private final StationPages pages;
   private final TemplateEngine templates;
-  private final ReportPdf pdf;
+  private final Pdf pdf;
   private final Shapes shapes;
   private final Clock clock;
 
@@ -44,7 +45,7 @@ class HandoverController {
       JobFiles files,
       StationPages pages,
       TemplateEngine templates,
-      ReportPdf pdf,
+      Pdf pdf,
       Shapes shapes,
       Clock clock) {
     this.files = files;

@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jexel.app.bench.Reading;
+import org.jexel.app.harness.StepTick;
 import org.jexel.app.rig.LoadLine;
 import org.jexel.app.rig.RigFigure;
 import org.jexel.app.rig.RigPart;
@@ -26,6 +27,9 @@ import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Scope;
+import org.jexel.core.harness.Step;
+import org.jexel.core.harness.StepPlan;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Entry;
@@ -57,6 +61,7 @@ public final class JobFile {
   private final List<Reading> readings;
   private final List<TestStop> stops;
   private final List<GainSetting> settings;
+  private final Map<String, StepTick> ticks = new LinkedHashMap<>();
   private final Drafts.Typed typed;
   private final Rig rig;
   private final Map<String, Object> computed = new HashMap<>();
@@ -71,6 +76,7 @@ public final class JobFile {
       List<Reading> readings,
       List<TestStop> stops,
       List<GainSetting> settings,
+      List<StepTick> ticks,
       Drafts.Typed typed) {
     this.job = job;
     this.person = person;
@@ -79,6 +85,7 @@ public final class JobFile {
     this.stops = standing(stops, TestStop::id, TestStop::correctsId);
     this.settings = settings;
     this.typed = typed;
+    ticks.forEach(tick -> this.ticks.put(tick.step(), tick));
     figureRows.forEach(row -> figures.put(row.key(), row));
     Map<FieldKey, Entry> entries =
         figures.entrySet().stream()
@@ -194,6 +201,38 @@ public final class JobFile {
 
   public Harness harness() {
     return once("harness", () -> HarnessPlanner.plan(rig, job.workshop().stock()));
+  }
+
+  /** What of the plan is work for this job. */
+  public Scope scope() {
+    return once("scope", () -> new Scope(rig, job.wish(), harness()));
+  }
+
+  /** The acts of the work, in order. */
+  public List<Step> steps() {
+    return once("steps", () -> StepPlan.of(scope()));
+  }
+
+  /** The newest tick of a step, an unticking one included. */
+  public Optional<StepTick> tick(String step) {
+    return Optional.ofNullable(ticks.get(step));
+  }
+
+  /** Ticked by somebody, or done by its nature: the bench's readings tick the bench's steps. */
+  public boolean done(Step step) {
+    boolean read = checks().stream().noneMatch(c -> verdict(c) == Verdict.NOT_YET);
+    boolean holds = read && checks().stream().noneMatch(c -> verdict(c) == Verdict.FAILS);
+    return switch (step.id()) {
+      case "test.bench" -> read;
+      case "repair.find" -> !readings.isEmpty();
+      case "repair.again" -> holds;
+      default -> tick(step.id()).map(StepTick::done).orElse(false);
+    };
+  }
+
+  /** The first act that is still to do. */
+  public Optional<Step> openStep() {
+    return steps().stream().filter(step -> !done(step)).findFirst();
   }
 
   /** The controller's supply; empty without electric brakes. */

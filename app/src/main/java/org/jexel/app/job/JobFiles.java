@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.bench.ReadingRepository;
+import org.jexel.app.harness.StepTickRepository;
 import org.jexel.app.rig.LampEntryRepository;
 import org.jexel.app.rig.LoadLineRepository;
 import org.jexel.app.rig.RigFigureRepository;
@@ -29,6 +30,7 @@ public class JobFiles {
   private final ReadingRepository readings;
   private final TestStopRepository stops;
   private final GainSettingRepository settings;
+  private final StepTickRepository ticks;
   private final Drafts drafts;
   private final Clock clock;
 
@@ -41,6 +43,7 @@ public class JobFiles {
       ReadingRepository readings,
       TestStopRepository stops,
       GainSettingRepository settings,
+      StepTickRepository ticks,
       Drafts drafts,
       Clock clock) {
     this.jobs = jobs;
@@ -51,6 +54,7 @@ public class JobFiles {
     this.readings = readings;
     this.stops = stops;
     this.settings = settings;
+    this.ticks = ticks;
     this.drafts = drafts;
     this.clock = clock;
   }
@@ -89,6 +93,7 @@ public class JobFiles {
         readings.ofJob(job.id()),
         stops.ofJob(job.id()),
         settings.ofJob(job.id()),
+        ticks.ofJob(job.id()),
         drafts.of(job, person));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Circuit;
+import org.jexel.core.harness.Step;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -15,6 +16,7 @@ import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jexel.core.rig.Wish;
 import org.jexel.core.road.GainAdvice;
 
 /**
@@ -68,10 +70,14 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (missing(file, LENGTHS).isPresent()) {
       return StationState.UNDER_WAY;
     }
-    return of(
+    Verdict worst =
         file.harness().circuits().stream()
             .map(Circuit::verdict)
-            .reduce(Verdict.HOLDS, Verdict::and));
+            .reduce(Verdict.HOLDS, Verdict::and);
+    if (worst != Verdict.FAILS && file.openStep().isPresent()) {
+      return StationState.UNDER_WAY;
+    }
+    return of(file.harness().problems().isEmpty() ? worst : worst.and(Verdict.WATCH));
   }
 
   private static StationState cab(JobFile file) {
@@ -172,6 +178,10 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (braked && sheet.choice(RigField.CONTROLLER_KIND).assumed()) {
       return new NextAct(Station.CAB, "controller", "Say which controller it is", "");
     }
+    Optional<Step> step = file.openStep();
+    if (step.isPresent() && file.job().wish() != Wish.REPAIR && beforeTheBench(step.get())) {
+      return act(step.get());
+    }
     for (Check check : file.checks()) {
       Verdict verdict = file.verdict(check);
       if (verdict == Verdict.FAILS) {
@@ -182,6 +192,9 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
         return new NextAct(Station.BENCH, check.id(), "Read: " + check.title(), "");
       }
     }
+    if (step.isPresent()) {
+      return act(step.get());
+    }
     if (braked && sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
       return new NextAct(Station.BREAKAWAY, "kit", "Fit a breakaway and enter its battery", "");
     }
@@ -189,6 +202,14 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
       return onTheRoad(file);
     }
     return new NextAct(Station.HANDOVER, "report", "Print the report and hand over", "");
+  }
+
+  private static boolean beforeTheBench(Step step) {
+    return step.phase() != Step.Phase.CLOSE && !step.id().equals("test.bench");
+  }
+
+  private static NextAct act(Step step) {
+    return new NextAct(Station.HARNESS, "steps", step.title(), "");
   }
 
   private static NextAct onTheRoad(JobFile file) {

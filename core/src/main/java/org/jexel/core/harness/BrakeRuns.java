@@ -21,19 +21,17 @@ final class BrakeRuns {
   }
 
   private final Frame frame;
-  private final RouteTree routes;
   private final Wiring wiring;
   private final Layer layer;
 
-  private BrakeRuns(Frame frame, RouteTree routes, Wiring wiring, Layer layer) {
+  private BrakeRuns(Frame frame, Wiring wiring, Layer layer) {
     this.frame = frame;
-    this.routes = routes;
     this.wiring = wiring;
     this.layer = layer;
   }
 
-  static void plan(Rig rig, Frame frame, RouteTree routes, Wiring wiring, Layer layer) {
-    BrakeRuns runs = new BrakeRuns(frame, routes, wiring, layer);
+  static void plan(Rig rig, Frame frame, Wiring wiring, Layer layer) {
+    BrakeRuns runs = new BrakeRuns(frame, wiring, layer);
     BrakeFeed feed = rig.sheet().choice(RigField.BRAKE_FEED, BrakeFeed.class);
     int[] axles = rig.brakedAxles();
     if (feed == BrakeFeed.TRUNK) {
@@ -105,7 +103,7 @@ final class BrakeRuns {
               Duty.ACROSS,
               end + "_left",
               end + "_right",
-              routes.length(way),
+              RouteTree.length(way),
               wiring.spans.get(0).size(),
               way));
     }

@@ -30,6 +30,9 @@ final class Frame {
   /** Closer than this, two points on a member are one, m. */
   private static final double SAME_PLACE = 0.0015;
 
+  /** A crossing between front and rear counts as so much longer when a way is chosen. */
+  private static final double UNWELCOME = 1.25;
+
   static final String BOX = "box";
   static final String SWITCH = "switch";
 
@@ -214,8 +217,19 @@ final class Frame {
     graph.addVertex(b);
     if (!a.equals(b) && !graph.containsEdge(a, b)) {
       DefaultWeightedEdge edge = graph.addEdge(a, b);
-      boolean leg = a.id().startsWith("leg") || b.id().startsWith("leg");
-      graph.setEdgeWeight(edge, leg ? Math.hypot(a.x() - b.x(), a.y() - b.y()) : a.to(b));
+      graph.setEdgeWeight(edge, metres(a, b) * (crossing(a, b) ? UNWELCOME : 1));
     }
+  }
+
+  /** Length of loom between two neighbouring points, m. */
+  static double metres(FramePoint a, FramePoint b) {
+    boolean leg = a.id().startsWith("leg") || b.id().startsWith("leg");
+    return leg ? Math.hypot(a.x() - b.x(), a.y() - b.y()) : a.to(b);
+  }
+
+  /** Across the bed between front and rear, under the load or on an axle that moves. */
+  private boolean crossing(FramePoint a, FramePoint b) {
+    boolean sideways = Math.abs(a.x() - b.x()) < SAME_PLACE && Math.abs(a.y() - b.y()) > rail;
+    return sideways && a.x() > plan.bed() + SAME_PLACE && a.x() < plan.length() - SAME_PLACE;
   }
 }

@@ -70,7 +70,7 @@ final class FrameReturn {
     if (wiring.joints.stream().anyMatch(j -> j.name().equals(name) || j.name().equals(reverse))) {
       return;
     }
-    double metres = frame.graph().getEdgeWeight(frame.graph().getEdge(a, b));
+    double metres = Frame.metres(a, b);
     boolean bolted = a.id().startsWith("leg") != b.id().startsWith("leg");
     add(
         wiring,

@@ -195,7 +195,7 @@ public final class HarnessPlanner {
         from,
         near,
         fromBox && box ? Joint.Kind.RING : Joint.Kind.SPLICE);
-    double length = routes.length(limb.path());
+    double length = RouteTree.length(limb.path());
     if (length < ZERO) {
       wiring.problems.add(
           new Problem(
@@ -229,7 +229,7 @@ public final class HarnessPlanner {
           LampLoad.NOMINAL_VOLTS / ACTUATOR_OHMS,
           Load.Kind.ACTUATOR);
     } else {
-      BrakeRuns.plan(rig, frame, routes, wiring, this::limb);
+      BrakeRuns.plan(rig, frame, wiring, this::limb);
     }
     breakaway();
   }
@@ -240,7 +240,7 @@ public final class HarnessPlanner {
       return;
     }
     List<FramePoint> way = routes.way(frame.part(Frame.SWITCH));
-    double length = routes.length(way);
+    double length = RouteTree.length(way);
     for (String[] ends :
         new String[][] {{Harness.BREAKAWAY_PLUS, "switch_in"}, {"switch_out", "box_brake"}}) {
       wiring.spans.add(

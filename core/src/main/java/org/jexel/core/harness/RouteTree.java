@@ -32,12 +32,10 @@ final class RouteTree {
     }
   }
 
-  private final Frame frame;
   private final SingleSourcePaths<FramePoint, DefaultWeightedEdge> ways;
   private final FramePoint root;
 
   RouteTree(Frame frame, FramePoint root) {
-    this.frame = frame;
     this.root = root;
     this.ways = new DijkstraShortestPath<>(frame.graph()).getPaths(root);
   }
@@ -83,11 +81,10 @@ final class RouteTree {
   }
 
   /** Length of a way along the frame, m. */
-  double length(List<FramePoint> path) {
+  static double length(List<FramePoint> path) {
     double length = 0;
     for (int i = 1; i < path.size(); i++) {
-      DefaultWeightedEdge edge = frame.graph().getEdge(path.get(i - 1), path.get(i));
-      length += frame.graph().getEdgeWeight(edge);
+      length += Frame.metres(path.get(i - 1), path.get(i));
     }
     return length;
   }

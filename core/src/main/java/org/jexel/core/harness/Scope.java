@@ -10,8 +10,8 @@ import org.jexel.core.rig.Wish;
 import org.jexel.core.rig.YesNo;
 
 /**
- * What of a plan is work for this job: what is there stays, what is missing is added. A new build
- * has nothing yet; a new cord is wanted by name or because the plug changes.
+ * What of a plan is work for this job: what is there stays, what is missing for the job's reason is
+ * added. A new build has nothing yet; a check, a controller or a repair asks for no new wire.
  */
 public final class Scope {
   private final Rig rig;
@@ -40,8 +40,8 @@ public final class Scope {
     return switch (span.duty()) {
       case VEHICLE -> newSocket() && !inVehicle(span.function());
       case CORD -> newCord();
-      case RUN -> newTrailer(span.function()) || endsAtWantedLamp(span);
-      case TRUNK, ACROSS -> newTrailer(PinFunction.BRAKE);
+      case RUN -> newOnTrailer(span.function()) || endsAtWantedLamp(span);
+      case TRUNK, ACROSS -> newOnTrailer(PinFunction.BRAKE);
       case BREAKAWAY -> newBreakaway();
     };
   }
@@ -51,8 +51,13 @@ public final class Scope {
     return harness.spans().stream().filter(this::isNew).toList();
   }
 
+  private boolean wish(Wish... any) {
+    return List.of(any).contains(wish);
+  }
+
   public boolean newSocket() {
-    return !rig.towConnector().takes(rig.connector());
+    return wish(Wish.NEW_BUILD, Wish.CONVERT, Wish.REPLACE_CORD)
+        && !rig.towConnector().takes(rig.connector());
   }
 
   private boolean inVehicle(PinFunction function) {
@@ -60,13 +65,12 @@ public final class Scope {
   }
 
   public boolean newCord() {
-    return wish == Wish.NEW_BUILD
-        || wish == Wish.REPLACE_CORD
-        || !rig.trailerConnector().id().equals(rig.connector().id());
+    return wish(Wish.NEW_BUILD, Wish.REPLACE_CORD)
+        || wish(Wish.CONVERT) && !rig.trailerConnector().id().equals(rig.connector().id());
   }
 
-  private boolean newTrailer(PinFunction function) {
-    return wish == Wish.NEW_BUILD || !rig.trailerConnector().has(function);
+  private boolean newOnTrailer(PinFunction function) {
+    return wish(Wish.NEW_BUILD) || wish(Wish.CONVERT) && !rig.trailerConnector().has(function);
   }
 
   private boolean endsAtWantedLamp(Span span) {
@@ -76,22 +80,24 @@ public final class Scope {
   /** Lamps to mount. */
   public List<Lamp> wantedLamps() {
     return rig.fittedLamps().stream()
-        .filter(lamp -> wish == Wish.NEW_BUILD || lamp.state() == Lamp.State.WANTED)
+        .filter(lamp -> wish(Wish.NEW_BUILD) || lamp.state() == Lamp.State.WANTED)
         .toList();
   }
 
   public boolean newBox() {
-    return yes(RigField.PLANNED_BOX) && (wish == Wish.NEW_BUILD || !yes(RigField.JUNCTION_BOX));
+    return yes(RigField.PLANNED_BOX)
+        && (wish(Wish.NEW_BUILD) || wish(Wish.CONVERT) && !yes(RigField.JUNCTION_BOX));
   }
 
   public boolean newBreakaway() {
-    boolean planned = kit(RigField.PLANNED_BREAKAWAY) != BreakawayKit.NONE;
-    return planned && (wish == Wish.NEW_BUILD || kit(RigField.BREAKAWAY_KIT) == BreakawayKit.NONE);
+    boolean missing = kit(RigField.BREAKAWAY_KIT) == BreakawayKit.NONE;
+    return kit(RigField.PLANNED_BREAKAWAY) != BreakawayKit.NONE
+        && (wish(Wish.NEW_BUILD) || wish(Wish.CONVERT, Wish.ADD_BREAKAWAY) && missing);
   }
 
   /** Brake conductors to run. */
   public boolean newBrakes() {
-    return harness.has(PinFunction.BRAKE) && newTrailer(PinFunction.BRAKE);
+    return harness.has(PinFunction.BRAKE) && newOnTrailer(PinFunction.BRAKE);
   }
 
   private boolean yes(RigField field) {

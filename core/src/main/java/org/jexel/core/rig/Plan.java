@@ -24,6 +24,13 @@ public record Plan(double bed, double length, double half) {
   /** The A-frame meets the bed at this share of its half width. */
   public static final double DRAWBAR_SHARE = 0.62;
 
+  /** The place on the outline nearest to where a hand wants a part, x and y. */
+  public double[] nearest(double x, double y) {
+    double inside = Math.max(0, Math.min(length, x));
+    double edge = halfAt(inside);
+    return new double[] {inside, Math.max(-edge, Math.min(edge, y))};
+  }
+
   public boolean carries(double x, double y) {
     return x >= 0 && x <= length && Math.abs(y) <= halfAt(x) + 1e-9;
   }

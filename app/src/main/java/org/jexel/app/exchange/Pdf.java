@@ -1,4 +1,4 @@
-package org.jexel.app.handover;
+package org.jexel.app.exchange;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
@@ -12,8 +12,8 @@ import org.springframework.stereotype.Component;
 
 /** Turns a page of well-formed XHTML with inline SVG into a PDF, with the fonts that ship here. */
 @Component
-class ReportPdf {
-  byte[] render(String xhtml) {
+public class Pdf {
+  public byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       PdfRendererBuilder builder = new PdfRendererBuilder();

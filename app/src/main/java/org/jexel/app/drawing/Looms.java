@@ -1,0 +1,80 @@
+package org.jexel.app.drawing;
+
+import static org.jexel.app.drawing.Palette.INK;
+import static org.jexel.app.drawing.Svg.n;
+
+import java.util.List;
+import org.jexel.core.connector.Convention;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Duty;
+import org.jexel.core.harness.FramePoint;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Span;
+
+/** Conductors on the trailer, each in a lane of its own beside the others of its loom. */
+final class Looms {
+  private final PlanScale at;
+  private final Svg svg;
+  private final Convention convention;
+  private final double lane;
+
+  /**
+   * @param lane distance between two wires that run side by side, px
+   */
+  Looms(PlanScale at, Svg svg, Convention convention, double lane) {
+    this.at = at;
+    this.svg = svg;
+    this.convention = convention;
+    this.lane = lane;
+  }
+
+  void draw(Harness harness, double boxX) {
+    for (Span span : harness.spans()) {
+      if (span.duty() == Duty.CORD) {
+        double y = at.y(0) + lane(span);
+        String d = "M%s %s L%s %s".formatted(n(at.x(-0.1)), n(y), n(at.x(boxX)), n(y));
+        strand(svg, d, colour(span), "9 4");
+      } else if (!span.path().isEmpty()) {
+        strand(svg, along(span), colour(span), "9 4");
+      }
+    }
+  }
+
+  private String along(Span span) {
+    double off = lane(span);
+    StringBuilder d = new StringBuilder();
+    List<FramePoint> path = span.path();
+    for (int i = 0; i < path.size(); i++) {
+      FramePoint point = path.get(i);
+      boolean before = i > 0 ? lengthwise(path.get(i - 1), point) : lengthwise(point, path.get(1));
+      boolean after = i + 1 < path.size() ? lengthwise(point, path.get(i + 1)) : before;
+      // Lanes lie inside the rails: towards the middle on either side.
+      double inwards = point.y() > 0 ? -off : off;
+      double x = at.x(point.x()) + (before && after ? 0 : off);
+      double y = at.y(point.y()) + (before || after ? inwards : 0);
+      d.append(i == 0 ? "M" : " L").append(n(x)).append(' ').append(n(y));
+    }
+    return d.toString();
+  }
+
+  private static boolean lengthwise(FramePoint a, FramePoint b) {
+    return Math.abs(a.x() - b.x()) > 0.01;
+  }
+
+  private double lane(Span span) {
+    return (span.function().ordinal() - 3.5) * lane;
+  }
+
+  private String colour(Span span) {
+    return Palette.wire(convention.colour(span.function()).orElse(WireColour.BLACK));
+  }
+
+  /** A wire: coloured core on a dark outline, dashed while it is only planned. */
+  static void strand(Svg svg, String d, String colour, String dashes) {
+    Object[] shape = {"fill", "none", "stroke-dasharray", dashes};
+    svg.open("path", "d", d, "class", "ink", "stroke", INK, "stroke-width", 4.6)
+        .with(shape)
+        .close();
+    svg.open("path", "d", d, "stroke", colour, "stroke-width", 3.0).with(shape).close();
+  }
+}

@@ -1,0 +1,66 @@
+package org.jexel.app.harness;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import java.time.Instant;
+import org.jexel.app.job.Job;
+import org.jexel.app.security.Person;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Crosswalk;
+import org.jexel.core.harness.Segment;
+
+/** A colour that is really there. Append-only: the newest row of a place stands. */
+@Entity
+public class BuiltColour {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Job job;
+
+  @Enumerated(EnumType.STRING)
+  private Segment segment;
+
+  @Enumerated(EnumType.STRING)
+  private PinFunction pinFunction;
+
+  @Enumerated(EnumType.STRING)
+  private WireColour colour;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Person person;
+
+  private Instant seenAt;
+
+  protected BuiltColour() {}
+
+  BuiltColour(Job job, Crosswalk.Seen place, WireColour colour, Person person, Instant at) {
+    this.job = job;
+    this.segment = place.segment();
+    this.pinFunction = place.function();
+    this.colour = colour;
+    this.person = person;
+    this.seenAt = at;
+  }
+
+  Crosswalk.Seen place() {
+    return new Crosswalk.Seen(segment, pinFunction);
+  }
+
+  /** Null gives the place back to the plan. */
+  WireColour colour() {
+    return colour;
+  }
+
+  Person person() {
+    return person;
+  }
+}

@@ -1,0 +1,165 @@
+package org.jexel.app.harness;
+
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.jexel.app.drawing.PlanDrawing;
+import org.jexel.app.drawing.Shapes;
+import org.jexel.app.exchange.Pdf;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.security.Person;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.CutList;
+import org.jexel.core.harness.Loom;
+import org.jexel.core.harness.Materials;
+import org.jexel.core.harness.Segment;
+import org.jexel.core.harness.StudPlan;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.servlet.ModelAndView;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** The harness on paper: the sheet as page and PDF, the drawing as SVG, the lists as CSV. */
+@Controller
+class HarnessPapers {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+
+  private final JobFiles files;
+  private final Colours colours;
+  private final Stock stock;
+  private final TemplateEngine templates;
+  private final Pdf pdf;
+  private final Shapes shapes;
+  private final Clock clock;
+
+  HarnessPapers(
+      JobFiles files,
+      Colours colours,
+      Stock stock,
+      TemplateEngine templates,
+      Pdf pdf,
+      Shapes shapes,
+      Clock clock) {
+    this.files = files;
+    this.colours = colours;
+    this.stock = stock;
+    this.templates = templates;
+    this.pdf = pdf;
+    this.shapes = shapes;
+    this.clock = clock;
+  }
+
+  private Map<String, Object> sheet(JobFile file) {
+    Map<String, Object> model = new HashMap<>();
+    model.put("file", file);
+    model.put("job", file.job());
+    model.put("units", file.units());
+    model.put("person", file.person());
+    model.put("shapes", shapes);
+    model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
+    model.put("connector", file.rig().connector());
+    model.put("plan", drawing(file));
+    model.put("rows", HarnessController.rows(file));
+    model.put("walk", colours.crosswalk(file));
+    model.put("segments", Segment.values());
+    model.put("studs", StudPlan.of(file.rig(), file.harness()).studs());
+    model.put(
+        "faces",
+        HarnessController.faces(HarnessController.connector(file), file.rig().convention()));
+    model.put("holes", Loom.of(file.rig(), file.harness()).holes());
+    model.put("list", stock.cutList(file));
+    model.put("materials", Materials.of(file.scope()));
+    model.put("problems", file.harness().problems());
+    return model;
+  }
+
+  private static String drawing(JobFile file) {
+    return PlanDrawing.draw(file.rig(), file.harness(), PlanMoves.parts(file), file.units());
+  }
+
+  @GetMapping("/jobs/{ref}/harness/sheet")
+  ModelAndView page(@PathVariable String ref, Person person) {
+    return new ModelAndView("harness-sheet", sheet(files.open(ref, person)));
+  }
+
+  @GetMapping("/jobs/{ref}/harness.pdf")
+  ResponseEntity<byte[]> paper(@PathVariable String ref, Person person) {
+    Map<String, Object> model = sheet(files.open(ref, person));
+    String page = templates.process("harness-pdf", new Context(Locale.UK, model));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-harness.pdf\"")
+        .body(pdf.render(page));
+  }
+
+  @GetMapping("/jobs/{ref}/harness.svg")
+  ResponseEntity<String> svg(@PathVariable String ref, Person person) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.valueOf("image/svg+xml"))
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-harness.svg\"")
+        .body(drawing(files.open(ref, person)));
+  }
+
+  @GetMapping("/jobs/{ref}/harness/cut-list.csv")
+  ResponseEntity<byte[]> cutList(@PathVariable String ref, Person person) {
+    CutList list = stock.cutList(files.open(ref, person));
+    return csv(
+        ref + "-cut-list",
+        List.of("circuit", "from", "to", "size", "colour", "length_m"),
+        list.pieces().stream()
+            .map(
+                piece ->
+                    List.<Object>of(
+                        piece.span().circuit(),
+                        piece.span().from(),
+                        piece.span().to(),
+                        piece.span().size().label(),
+                        piece.colour().map(WireColour::label).orElse(""),
+                        String.format(Locale.ROOT, "%.2f", piece.length())))
+            .toList());
+  }
+
+  @GetMapping("/jobs/{ref}/harness/materials.csv")
+  ResponseEntity<byte[]> materials(@PathVariable String ref, Person person) {
+    Materials materials = Materials.of(files.open(ref, person).scope());
+    return csv(
+        ref + "-materials",
+        List.of("count", "what", "for"),
+        materials.items().stream()
+            .map(item -> List.<Object>of(item.count(), item.what(), item.why()))
+            .toList());
+  }
+
+  private static ResponseEntity<byte[]> csv(
+      String name, List<String> head, List<List<Object>> rows) {
+    StringWriter text = new StringWriter();
+    try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
+      printer.printRecord(head);
+      for (List<Object> row : rows) {
+        printer.printRecord(row);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return ResponseEntity.ok()
+        .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
+        .body(text.toString().getBytes(StandardCharsets.UTF_8));
+  }
+}

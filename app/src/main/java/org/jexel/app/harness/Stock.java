@@ -1,0 +1,113 @@
+package org.jexel.app.harness;
+
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.workshop.Workshop;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.CutList;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reels on the shelf: issued to a job by its cut list, and back. */
+@Service
+public class Stock {
+  private final ReelRepository reels;
+  private final ReelMoveRepository moves;
+  private final Clock clock;
+
+  Stock(ReelRepository reels, ReelMoveRepository moves, Clock clock) {
+    this.reels = reels;
+    this.moves = moves;
+    this.clock = clock;
+  }
+
+  /**
+   * The job's cut list against the shelf. While the list is issued, its own wire counts as on the
+   * shelf, so that it still shows what it was cut from.
+   */
+  @Transactional(readOnly = true)
+  public CutList cutList(JobFile file) {
+    return cutList(file, issued(file));
+  }
+
+  /**
+   * @param out what is out for this job
+   */
+  @Transactional(readOnly = true)
+  public CutList cutList(JobFile file, Map<Long, Double> out) {
+    List<CutList.Reel> shelf =
+        reels.findByWorkshopIdOrderById(file.job().workshop().id()).stream()
+            .map(Reel::asCut)
+            .map(
+                reel ->
+                    new CutList.Reel(
+                        reel.id(),
+                        reel.size(),
+                        reel.colour(),
+                        reel.metres() + out.getOrDefault(reel.id(), 0.0)))
+            .toList();
+    return CutList.of(file.scope(), shelf);
+  }
+
+  /** Metres of each reel that are out for this job. */
+  @Transactional(readOnly = true)
+  public Map<Long, Double> issued(JobFile file) {
+    Map<Long, Double> out = new LinkedHashMap<>();
+    moves
+        .ofJob(file.job().id())
+        .forEach(move -> out.merge(move.reel().id(), move.metres(), Double::sum));
+    out.values().removeIf(metres -> Math.abs(metres) < 1e-9);
+    return out;
+  }
+
+  /**
+   * Takes what the list needs off the reels; a list that is out is not issued twice. Two people at
+   * one shelf cannot take the same metres: the second is told.
+   */
+  @Transactional
+  public void issue(JobFile file, String requestKey) {
+    if (!issued(file).isEmpty()) {
+      return;
+    }
+    move(file, cutList(file).cuts(), requestKey);
+  }
+
+  /** Puts everything that is out for this job back. */
+  @Transactional
+  public void giveBack(JobFile file, String requestKey) {
+    Map<Long, Double> back = new LinkedHashMap<>();
+    issued(file).forEach((reel, metres) -> back.put(reel, -metres));
+    move(file, back, requestKey);
+  }
+
+  private void move(JobFile file, Map<Long, Double> metres, String requestKey) {
+    if (moves.existsByRequestKey(requestKey)) {
+      return;
+    }
+    metres.forEach(
+        (id, taken) -> {
+          Reel reel = reels.findById(id).orElseThrow();
+          if (reel.metres() - taken < -1e-6) {
+            throw new IllegalStateException(
+                "Reel %d has %.1f m, not %.1f m.".formatted(id, reel.metres(), taken));
+          }
+          reel.take(taken);
+          moves.save(
+              new ReelMove(reel, file.job(), taken, file.person(), clock.instant(), requestKey));
+        });
+  }
+
+  /** A shelf to start with; does nothing where there are reels. */
+  @Transactional
+  public void fill(Workshop workshop, List<CutList.Reel> shelf) {
+    if (!reels.existsByWorkshopId(workshop.id())) {
+      for (CutList.Reel reel : shelf) {
+        WireColour colour = reel.colour();
+        reels.save(new Reel(workshop, reel.size(), colour, reel.metres()));
+      }
+    }
+  }
+}
