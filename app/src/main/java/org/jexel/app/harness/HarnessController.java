@@ -78,6 +78,8 @@ class HarnessController {
       @PathVariable String ref,
       @RequestParam(defaultValue = "") String card,
       @RequestParam(defaultValue = "false") boolean again,
+      @RequestParam(defaultValue = "") List<String> state,
+      @RequestParam(defaultValue = "") String fault,
       Person person) {
     JobFile file = files.open(ref, person);
     Harness harness = file.harness();
@@ -113,6 +115,7 @@ class HarnessController {
         view.put("issued", issued);
         view.put("materials", Materials.of(file.scope()));
       }
+      case "whatif" -> view.put("whatif", WhatIf.of(file, state, fault));
       case "steps" -> view.put("steps", steps(file));
       default -> view.put("loom", Loom.of(file.rig(), harness));
     }
@@ -149,6 +152,7 @@ class HarnessController {
             "lists",
             "Cut list, materials, tools",
             wires == 0 ? "nothing to cut" : wires + " pieces"));
+    cards.add(new Card("whatif", "What if", "lamps in any state, with any fault"));
     return cards;
   }
 

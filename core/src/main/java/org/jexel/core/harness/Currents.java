@@ -8,15 +8,28 @@ import java.util.function.Predicate;
 
 /** Design currents of a wiring, and what each load loses on its way out and back. */
 final class Currents {
+  private final List<Joint> joints;
+  private final List<Load> loads;
   private final List<Span> spans;
   private final List<Flow.Link> links = new ArrayList<>();
-  private final Map<Load, double[]> unit = new IdentityHashMap<>();
+  private final boolean meshed;
+
+  /** Current in every link when a load draws 1 A. */
+  private final Map<Load, double[]> unit;
 
   /** By identity: two spans are never the same because they look alike. */
   private final Map<Span, Integer> index = new IdentityHashMap<>();
 
+  private final Map<List<Load>, double[]> amps = new IdentityHashMap<>();
+
   /** Conductors of the breakaway carry nothing while the switch is shut off. */
   Currents(List<Span> all, List<Joint> joints, List<Load> loads) {
+    this(all, joints, loads, null);
+  }
+
+  private Currents(List<Span> all, List<Joint> joints, List<Load> loads, Currents before) {
+    this.joints = joints;
+    this.loads = loads;
     spans = all.stream().filter(span -> span.duty() != Duty.BREAKAWAY).toList();
     for (Span span : spans) {
       index.put(span, links.size());
@@ -25,7 +38,14 @@ final class Currents {
     for (Joint joint : joints) {
       links.add(new Flow.Link(joint.a(), joint.b(), joint.ohms()));
     }
+    if (before != null && !before.meshed) {
+      unit = before.unit;
+      meshed = false;
+      return;
+    }
     Flow flow = new Flow(links);
+    meshed = flow.meshed();
+    unit = new IdentityHashMap<>();
     for (Load load : loads) {
       double[] loop = flow.unit(load.feed());
       double[] back = flow.unit(load.back());
@@ -36,6 +56,11 @@ final class Currents {
     }
   }
 
+  /** The same wiring with other sizes; where no mesh divides a current, only the drops change. */
+  Currents resized(List<Span> all) {
+    return new Currents(all, joints, loads, this);
+  }
+
   /** The controller's own loss is not the harness's. */
   private static String alias(String node) {
     return node.equals(Harness.CONTROLLER_OUT) ? Harness.CONTROLLER_IN : node;
@@ -43,23 +68,27 @@ final class Currents {
 
   /** Current of every span when exactly the given loads are on, A. */
   Map<Span, Double> of(List<Load> on) {
-    double[] amps = links(on);
+    double[] sum = links(on);
     Map<Span, Double> bySpan = new IdentityHashMap<>();
     for (int i = 0; i < spans.size(); i++) {
-      bySpan.put(spans.get(i), Math.abs(amps[i]));
+      bySpan.put(spans.get(i), Math.abs(sum[i]));
     }
     return bySpan;
   }
 
   private double[] links(List<Load> on) {
-    double[] amps = new double[links.size()];
+    return amps.computeIfAbsent(on, this::sum);
+  }
+
+  private double[] sum(List<Load> on) {
+    double[] sum = new double[links.size()];
     for (Load load : on) {
       double[] loop = unit.get(load);
-      for (int i = 0; i < amps.length; i++) {
-        amps[i] += load.amps() * loop[i];
+      for (int i = 0; i < sum.length; i++) {
+        sum[i] += load.amps() * loop[i];
       }
     }
-    return amps;
+    return sum;
   }
 
   boolean passes(Load load, Span span) {
@@ -73,11 +102,12 @@ final class Currents {
    * @param counts which spans count
    */
   double drop(Load load, List<Load> on, Predicate<Span> counts) {
-    double[] amps = links(on);
+    double[] all = links(on);
+    double[] loop = unit.get(load);
     double drop = 0;
     for (int i = 0; i < spans.size(); i++) {
-      if (counts.test(spans.get(i))) {
-        drop += links.get(i).ohms() * amps[i] * unit.get(load)[i];
+      if (loop[i] != 0 && counts.test(spans.get(i))) {
+        drop += links.get(i).ohms() * all[i] * loop[i];
       }
     }
     return drop;

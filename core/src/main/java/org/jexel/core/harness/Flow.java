@@ -83,8 +83,9 @@ final class Flow {
     return loop;
   }
 
-  boolean reaches(String node) {
-    return ways.containsKey(node);
+  /** Whether some current has more than one way. */
+  boolean meshed() {
+    return !meshes.isEmpty();
   }
 
   /** Current in every link when 1 A flows from the root to a node; along the link is positive. */

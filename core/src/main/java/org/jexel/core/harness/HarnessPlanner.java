@@ -132,7 +132,7 @@ public final class HarnessPlanner {
     wiring.loads.add(
         new Load(
             "lamp_" + id(function) + "_" + lamp.node(),
-            lamp.role().label() + ", " + lamp.side().label(),
+            name(lamp),
             function,
             id(function) + "_" + lamp.node(),
             "earth_" + lamp.node(),
@@ -140,6 +140,14 @@ public final class HarnessPlanner {
             amps,
             led ? Load.Kind.LED : Load.Kind.FILAMENT,
             Provenance.ASSUMED));
+  }
+
+  /** Lamps of one kind on one side are counted from the front. */
+  private String name(Lamp lamp) {
+    List<Lamp> alike =
+        lamps().stream().filter(l -> l.role() == lamp.role() && l.side() == lamp.side()).toList();
+    String number = alike.size() > 1 ? " " + (alike.indexOf(lamp) + 1) : "";
+    return lamp.role().label() + number + ", " + lamp.side().label();
   }
 
   private void returns() {

@@ -2,6 +2,7 @@ package org.jexel.core.harness;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,6 +41,8 @@ final class SizeChooser {
   private final List<Load> loads;
   private final List<Span> spans;
   private final Map<Stretch, String> binding = new HashMap<>();
+  private final Map<PinFunction, List<Load>> groups = new EnumMap<>(PinFunction.class);
+  private Currents now;
 
   private SizeChooser(Wiring wiring, List<WireSize> sizes) {
     this.spans = new ArrayList<>(wiring.spans);
@@ -109,7 +112,8 @@ final class SizeChooser {
   }
 
   private Currents currents() {
-    return new Currents(spans, joints, loads);
+    now = now == null ? new Currents(spans, joints, loads) : now.resized(spans);
+    return now;
   }
 
   private void byCurrent() {
@@ -171,9 +175,12 @@ final class SizeChooser {
 
   /** The loads that are on together at the full load of one of them. */
   private List<Load> together(Load one) {
-    return loads.stream()
-        .filter(load -> lamp(one) ? lamp(load) : load.function() == one.function())
-        .toList();
+    return groups.computeIfAbsent(
+        lamp(one) ? PinFunction.TAIL : one.function(),
+        key ->
+            loads.stream()
+                .filter(load -> lamp(one) ? lamp(load) : load.function() == one.function())
+                .toList());
   }
 
   private static boolean lamp(Load load) {

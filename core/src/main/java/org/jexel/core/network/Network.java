@@ -74,6 +74,10 @@ public final class Network {
     return new Solution(this, equations, places, x);
   }
 
+  public boolean has(String element) {
+    return elements.containsKey(element);
+  }
+
   public Element element(String name) {
     Element element = elements.get(name);
     if (element == null) {

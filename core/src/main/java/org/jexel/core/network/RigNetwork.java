@@ -106,6 +106,15 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     return builder.build(BATTERY_MINUS);
   }
 
+  /** Every element of the rig, switched on or not. */
+  static Network whole(Rig rig, Harness harness) {
+    Builder builder = new Builder(rig, harness);
+    builder.vehicle(RigState.of(), 1);
+    builder.trailer();
+    builder.breakaway();
+    return builder.build(BATTERY_MINUS).network();
+  }
+
   /** The trailer alone, an ohmmeter from a plug pin to the plug's earth pin. */
   public static RigNetwork trailerAlone(Rig rig, Harness harness, PinFunction function) {
     String pin = "plug_" + HarnessPlanner.id(function);

@@ -142,6 +142,34 @@ class RigNetworkTest {
   }
 
   @Test
+  void everyFaultOfTheCatalogCanBeSolvedAndHasAPlaceOfItsOwn() {
+    List<FaultCatalog.Named> faults = FaultCatalog.of(RIG, HARNESS);
+    assertThat(faults).hasSizeGreaterThan(80);
+    assertThat(faults).extracting(FaultCatalog.Named::label).doesNotHaveDuplicates();
+    RigState all = RigState.of(StateWord.TAIL, StateWord.LEFT, StateWord.LEVER, StateWord.RUNNING);
+    for (FaultCatalog.Named named : faults) {
+      Solution solution =
+          RigNetwork.of(RIG, HARNESS, all, List.of(named.fault())).network().solve();
+      assertThat(solution.amps(RigNetwork.SUPPLY)).as(named.label()).isFinite();
+    }
+  }
+
+  @Test
+  void aLostReturnReadsInPlainWords() {
+    RigState left = RigState.of(StateWord.LEFT);
+    Solution whole = solve(left, "");
+    List<Lit> lit = Lit.of(HARNESS, solve(left, "open:wire_earth_rear_left"), whole);
+    assertThat(lit.stream().filter(Lit::differs).map(Lit::story))
+        .anySatisfy(
+            s -> assertThat(s).startsWith("Rear lamp, left, left: ").contains("should be bright"))
+        .anySatisfy(s -> assertThat(s).contains("should be dark").contains("backwards"));
+    assertThat(Lit.of(HARNESS, whole, whole)).noneMatch(Lit::differs);
+    Solution burnt = solve(left, "open:lamp_left_rear_left");
+    assertThat(Lit.of(HARNESS, burnt, whole).stream().filter(Lit::differs).map(Lit::word))
+        .containsExactly("dark");
+  }
+
+  @Test
   void exchangedConductorsLightTheOtherLamp() {
     Solution swapped =
         solve(RigState.of(StateWord.LEFT), "exchanged:wire_cord_left:wire_cord_tail");

@@ -1,0 +1,65 @@
+package org.jexel.app.harness;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import org.jexel.app.job.JobFile;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.network.Lit;
+import org.jexel.core.network.NetworkException;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.RigState;
+import org.jexel.core.network.Solution;
+import org.jexel.core.network.StateWord;
+
+/**
+ * What the lamps of a rig do in a state and with a fault.
+ *
+ * @param words every state that can be chosen
+ * @param on those that are
+ * @param faults every single fault of this rig
+ * @param chosen place in that list, or −1
+ * @param lamps every lamp, faulty beside whole
+ * @param problem why it could not be solved; null if it could
+ */
+record WhatIf(
+    StateWord[] words,
+    Set<StateWord> on,
+    List<FaultCatalog.Named> faults,
+    int chosen,
+    List<Lit> lamps,
+    String problem) {
+
+  static WhatIf of(JobFile file, List<String> state, String fault) {
+    Set<StateWord> on = known(state);
+    List<FaultCatalog.Named> faults = FaultCatalog.of(file.rig(), file.harness());
+    int chosen = fault.matches("\\d{1,4}") ? Integer.parseInt(fault) : -1;
+    chosen = chosen < faults.size() ? chosen : -1;
+    RigState held = new RigState(on, 1, 1, 1);
+    List<Fault> there = chosen < 0 ? List.of() : List.of(faults.get(chosen).fault());
+    try {
+      Solution whole = RigNetwork.of(file.rig(), file.harness(), held).network().solve();
+      Solution faulty = RigNetwork.of(file.rig(), file.harness(), held, there).network().solve();
+      return new WhatIf(
+          StateWord.values(), on, faults, chosen, Lit.of(file.harness(), faulty, whole), null);
+    } catch (NetworkException e) {
+      return new WhatIf(StateWord.values(), on, faults, chosen, List.of(), e.getMessage());
+    }
+  }
+
+  private static Set<StateWord> known(List<String> state) {
+    List<String> words = Arrays.stream(StateWord.values()).map(StateWord::word).toList();
+    return StateWord.parse(state.stream().filter(words::contains).toList());
+  }
+
+  /** The state as a program writes it. */
+  public String query() {
+    return on.stream().map(StateWord::word).sorted().reduce((a, b) -> a + "," + b).orElse("");
+  }
+
+  /** The lamps that do something else than on a whole rig, in words. */
+  public List<String> stories() {
+    return lamps.stream().filter(Lit::differs).map(Lit::story).toList();
+  }
+}

@@ -1,0 +1,180 @@
+package org.jexel.core.network;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Duty;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Joint;
+import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Span;
+import org.jexel.core.rig.Rig;
+
+/**
+ * Every single fault that can occur on a rig, each at every place where it can, in words.
+ *
+ * <p>Returns come first, then contacts, joints, loads, chafed and exchanged conductors, supply and
+ * controller: the order in which practice meets them.
+ */
+public final class FaultCatalog {
+  /** Added by a corroded contact, Ω. */
+  private static final double CORRODED = 2;
+
+  /**
+   * @param fault the edit of the network
+   * @param label in words
+   */
+  public record Named(Fault fault, String label) {}
+
+  private final Harness harness;
+  private final Set<String> parts;
+  private final List<Named> faults = new ArrayList<>();
+
+  private FaultCatalog(Rig rig, Harness harness) {
+    this.harness = harness;
+    this.parts =
+        RigNetwork.whole(rig, harness).elements().stream()
+            .map(Element::name)
+            .collect(Collectors.toSet());
+  }
+
+  public static List<Named> of(Rig rig, Harness harness) {
+    FaultCatalog catalog = new FaultCatalog(rig, harness);
+    catalog.returns();
+    catalog.contacts();
+    catalog.joints();
+    catalog.loads();
+    catalog.conductors();
+    catalog.supply();
+    return List.copyOf(catalog.faults);
+  }
+
+  /** Adds a fault if this rig has its part. */
+  private void add(Fault fault, String label) {
+    boolean there =
+        switch (fault.kind()) {
+          case SHORT, BRIDGE -> true;
+          case SIGNAL -> parts.contains(RigNetwork.CONTROLLER);
+          case PULLED -> parts.contains(FaultEdit.BREAKAWAY_SWITCH);
+          case EXCHANGED -> parts.contains(fault.part()) && parts.contains(fault.other());
+          default -> parts.contains(fault.part());
+        };
+    if (there) {
+      faults.add(new Named(fault, label));
+    }
+  }
+
+  private void returns() {
+    for (Load load : harness.loads()) {
+      String terminal = load.back();
+      boolean lamp = load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
+      String label = "Return lost: " + load.label();
+      if (lamp && faults.stream().noneMatch(f -> f.label().equals(label))) {
+        add(Fault.of(Fault.Kind.OPEN, "wire_" + terminal), label);
+        add(Fault.of(Fault.Kind.OPEN, "screw_" + terminal.replaceFirst("^earth_", "")), label);
+      }
+      if (load.kind() == Load.Kind.MAGNET) {
+        add(Fault.of(Fault.Kind.OPEN, "wire_" + terminal), label);
+      }
+    }
+    add(Fault.of(Fault.Kind.OPEN, "wire_cord_earth"), "Earth broken in the cord");
+    add(Fault.of(Fault.Kind.OPEN, "wire_sock_earth"), "Earth broken in the vehicle");
+  }
+
+  private void contacts() {
+    for (Joint joint : harness.joints()) {
+      if (joint.kind() == Joint.Kind.PIN) {
+        String pin = joint.function().label() + " pin";
+        add(Fault.of(Fault.Kind.OPEN, joint.name()), "No contact: " + pin);
+        add(Fault.of(Fault.Kind.OHMS, joint.name(), CORRODED), "Corroded: " + pin);
+      }
+    }
+  }
+
+  private void joints() {
+    for (Joint joint : harness.joints()) {
+      boolean made = joint.kind() == Joint.Kind.SPLICE || joint.kind() == Joint.Kind.RING;
+      if (made) {
+        add(
+            Fault.of(Fault.Kind.OHMS, joint.name(), CORRODED),
+            "Corroded joint: " + joint.label() + ", " + end(joint));
+      }
+    }
+  }
+
+  private static String end(Joint joint) {
+    return joint.b().replaceFirst("_near$", "").replace('_', ' ');
+  }
+
+  private void loads() {
+    for (Load load : harness.loads()) {
+      switch (load.kind()) {
+        case FILAMENT, LED -> {
+          String what = load.label() + ", " + load.function().label();
+          add(Fault.of(Fault.Kind.OPEN, load.name()), "Burnt out: " + what);
+          if (load.kind() == Load.Kind.LED) {
+            add(Fault.of(Fault.Kind.REVERSED, load.name()), "Wrong way round: " + what);
+          }
+        }
+        case MAGNET -> {
+          add(Fault.of(Fault.Kind.OPEN, load.name()), "Open: " + load.label());
+          add(Fault.of(Fault.Kind.DRAWS, load.name(), 3), "Shorted turns: " + load.label());
+          add(Fault.of(Fault.Kind.DRAWS, load.name(), 0.6), "Weak: " + load.label());
+        }
+        default -> {
+          // Nothing that an electrician would mend in it.
+        }
+      }
+    }
+  }
+
+  private void conductors() {
+    List<Span> cord = harness.spans().stream().filter(span -> span.duty() == Duty.CORD).toList();
+    for (Span span : cord) {
+      PinFunction function = span.function();
+      if (function != PinFunction.EARTH) {
+        add(
+            Fault.of(Fault.Kind.OPEN, "wire_" + span.to()),
+            "Broken in the cord: " + function.label());
+        add(
+            Fault.of(Fault.Kind.SHORT, "box_" + HarnessPlanner.id(function)),
+            "Chafed to the frame: " + function.label());
+      }
+    }
+    for (int i = 0; i < cord.size(); i++) {
+      for (int j = i + 1; j < cord.size(); j++) {
+        Span one = cord.get(i);
+        Span two = cord.get(j);
+        String both = one.function().label() + " and " + two.function().label();
+        add(
+            Fault.between(Fault.Kind.EXCHANGED, "wire_" + one.to(), "wire_" + two.to()),
+            "Exchanged at the box: " + both);
+        if (one.function() != PinFunction.EARTH && two.function() != PinFunction.EARTH) {
+          add(
+              Fault.between(
+                  Fault.Kind.BRIDGE,
+                  "box_" + HarnessPlanner.id(one.function()),
+                  "box_" + HarnessPlanner.id(two.function())),
+              "Touch in the box: " + both);
+        }
+      }
+    }
+  }
+
+  private void supply() {
+    for (PinFunction function : PinFunction.values()) {
+      String id = HarnessPlanner.id(function);
+      add(Fault.of(Fault.Kind.OPEN, "fuse_" + id), "Fuse open: " + function.label());
+    }
+    add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), "Controller dead");
+    add(Fault.of(Fault.Kind.SIGNAL, ""), "Stop signal from the constant side");
+    add(Fault.of(Fault.Kind.PULLED, ""), "Breakaway pin part-way out");
+    add(Fault.of(Fault.Kind.REVERSED, "diode_breakaway"), "Isolating diode the wrong way round");
+    add(Fault.of(Fault.Kind.BYPASSED, "diode_breakaway"), "Isolating diode missing");
+    add(Fault.of(Fault.Kind.FLAT, "breakaway_battery"), "Breakaway battery flat");
+    add(Fault.of(Fault.Kind.FLAT, RigNetwork.SUPPLY), "Vehicle battery flat");
+  }
+}

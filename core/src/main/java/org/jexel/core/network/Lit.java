@@ -1,0 +1,70 @@
+package org.jexel.core.network;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
+
+/**
+ * What one lamp does in a solved network.
+ *
+ * @param load the lamp, one of its circuits
+ * @param volts across it, V
+ * @param brightness visible output as a share of its rated one
+ * @param healthy the same on the rig without faults
+ */
+public record Lit(Load load, double volts, double brightness, double healthy) {
+  /** Below this share nobody sees light by day. */
+  private static final double DARK = 0.004;
+
+  private static final double GLIMMER = 0.10;
+  private static final double DIM = 0.65;
+
+  /** Every lamp of a harness, faulty beside whole. */
+  public static List<Lit> of(Harness harness, Solution faulty, Solution whole) {
+    List<Lit> lit = new ArrayList<>();
+    for (Load load : harness.loads()) {
+      boolean lamp = load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
+      if (lamp) {
+        boolean there = faulty.network().has(load.name());
+        lit.add(
+            new Lit(
+                load,
+                there ? faulty.across(load.name()) : 0,
+                there ? brightness(faulty, load.name()) : 0,
+                brightness(whole, load.name())));
+      }
+    }
+    return lit;
+  }
+
+  private static double brightness(Solution solution, String name) {
+    double volts = solution.across(name);
+    return solution.network().element(name) instanceof Led led
+        ? led.brightness(volts)
+        : ((Filament) solution.network().element(name)).brightness(volts);
+  }
+
+  /** Dark, glimmers, dim or bright. */
+  public String word() {
+    return word(brightness);
+  }
+
+  private static String word(double share) {
+    return share < DARK ? "dark" : share < GLIMMER ? "glimmers" : share < DIM ? "dim" : "bright";
+  }
+
+  /** Whether it does something else than on a whole rig. */
+  public boolean differs() {
+    return !word(brightness).equals(word(healthy));
+  }
+
+  /** In plain words, for a lamp that differs. */
+  public String story() {
+    String what = load.label() + ", " + load.function().label();
+    String should = healthy < DARK ? "should be dark" : "should be " + word(healthy);
+    String back = volts < -0.5 ? ", with the current going through it backwards" : "";
+    return "%s: %s at %.0f %% (%.1f V), %s%s."
+        .formatted(what, word(), 100 * brightness, Math.abs(volts), should, back);
+  }
+}
