@@ -19,7 +19,14 @@ class ScreenshotMaker {
       shoot(browser, folder, "board", "/");
       shoot(browser, folder, "new-job", "/jobs/new");
       shoot(browser, folder, "1-rig", "/jobs/J1001/rig?card=trailer");
-      shoot(browser, folder, "2-harness", "/jobs/J1002/harness");
+      shoot(browser, folder, "2-harness", "/jobs/J1003/harness?card=plan#card-plan");
+      shoot(browser, folder, "2-harness-steps", "/jobs/J1001/harness?card=steps#card-steps");
+      shoot(browser, folder, "2-harness-faces", "/jobs/J1001/harness?card=faces#card-faces");
+      shoot(
+          browser,
+          folder,
+          "2-harness-what-if",
+          "/jobs/J1005/harness?card=whatif&state=tail,left&fault=7#card-whatif");
       shoot(browser, folder, "3-cab", "/jobs/J1003/cab");
       shoot(
           browser,

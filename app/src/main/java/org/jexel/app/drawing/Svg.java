@@ -1,7 +1,6 @@
 package org.jexel.app.drawing;
 
 import java.io.StringWriter;
-import java.util.Locale;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
@@ -108,7 +107,11 @@ final class Svg {
 
   /** A number as SVG wants it, to a tenth of a pixel. */
   static String n(double value) {
-    return String.format(Locale.ROOT, "%.1f", value).replaceAll("\\.0$", "");
+    long tenths = Math.round(value * 10);
+    long whole = tenths / 10;
+    long rest = Math.abs(tenths % 10);
+    String sign = tenths < 0 && whole == 0 ? "-" : "";
+    return rest == 0 ? String.valueOf(whole) : sign + whole + "." + rest;
   }
 
   String finish() {

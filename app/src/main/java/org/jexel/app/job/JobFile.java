@@ -22,11 +22,9 @@ import org.jexel.app.security.Person;
 import org.jexel.core.breakaway.BreakawayLoad;
 import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.check.Check;
-import org.jexel.core.check.CheckSheet;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Scope;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StepPlan;
@@ -63,6 +61,7 @@ public final class JobFile {
   private final List<GainSetting> settings;
   private final Map<String, StepTick> ticks = new LinkedHashMap<>();
   private final Drafts.Typed typed;
+  private final Plans plans;
   private final Rig rig;
   private final Map<String, Object> computed = new HashMap<>();
 
@@ -77,7 +76,8 @@ public final class JobFile {
       List<TestStop> stops,
       List<GainSetting> settings,
       List<StepTick> ticks,
-      Drafts.Typed typed) {
+      Drafts.Typed typed,
+      Plans plans) {
     this.job = job;
     this.person = person;
     this.loadLines = loadLines;
@@ -85,6 +85,7 @@ public final class JobFile {
     this.stops = standing(stops, TestStop::id, TestStop::correctsId);
     this.settings = settings;
     this.typed = typed;
+    this.plans = plans;
     ticks.forEach(tick -> this.ticks.put(tick.step(), tick));
     figureRows.forEach(row -> figures.put(row.key(), row));
     Map<FieldKey, Entry> entries =
@@ -200,7 +201,7 @@ public final class JobFile {
   }
 
   public Harness harness() {
-    return once("harness", () -> HarnessPlanner.plan(rig, job.workshop().stock()));
+    return once("harness", () -> plans.harness(rig, job.workshop().stock()));
   }
 
   /** What of the plan is work for this job. */
@@ -249,9 +250,9 @@ public final class JobFile {
         "checks",
         () -> {
           Reading supply = newestReadings().get("supply.battery");
-          return CheckSheet.of(
+          return plans.checks(
               rig,
-              harness(),
+              job.workshop().stock(),
               supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value()));
         });
   }

@@ -32,6 +32,7 @@ public class JobFiles {
   private final GainSettingRepository settings;
   private final StepTickRepository ticks;
   private final Drafts drafts;
+  private final Plans plans;
   private final Clock clock;
 
   JobFiles(
@@ -45,6 +46,7 @@ public class JobFiles {
       GainSettingRepository settings,
       StepTickRepository ticks,
       Drafts drafts,
+      Plans plans,
       Clock clock) {
     this.jobs = jobs;
     this.catalog = catalog;
@@ -56,6 +58,7 @@ public class JobFiles {
     this.settings = settings;
     this.ticks = ticks;
     this.drafts = drafts;
+    this.plans = plans;
     this.clock = clock;
   }
 
@@ -81,7 +84,7 @@ public class JobFiles {
   private JobFile read(Job job, Person person) {
     Map<String, Lamp> newestLamps = new LinkedHashMap<>();
     lamps
-        .findByPartIdOrderById(job.trailer().id())
+        .ofPart(job.trailer().id())
         .forEach(entry -> newestLamps.put(entry.lamp().slot(), entry.lamp()));
     return new JobFile(
         job,
@@ -94,6 +97,7 @@ public class JobFiles {
         stops.ofJob(job.id()),
         settings.ofJob(job.id()),
         ticks.ofJob(job.id()),
-        drafts.of(job, person));
+        drafts.of(job, person),
+        plans);
   }
 }

@@ -7,6 +7,9 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Entries of rig fields. */
 public interface RigFigureRepository extends JpaRepository<RigFigure, Long> {
-  @Query("select f from RigFigure f join fetch f.person where f.part.id in :parts order by f.id")
+  /** The newest row of every field; the older ones are history. */
+  @Query(
+      "select f from RigFigure f join fetch f.person where f.id in (select max(g.id) from RigFigure"
+          + " g where g.part.id in :parts group by g.part.id, g.fieldCode) order by f.id")
   List<RigFigure> ofParts(Collection<Long> parts);
 }

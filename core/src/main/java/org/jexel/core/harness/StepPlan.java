@@ -6,6 +6,7 @@ import java.util.Locale;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampReturn;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
 
@@ -75,7 +76,9 @@ public final class StepPlan {
 
   private void holes() {
     List<Loom.Hole> holes = Loom.of(scope.rig(), harness).holes();
-    boolean runs = scope.newSpans().stream().anyMatch(span -> !span.path().isEmpty());
+    boolean runs =
+        scope.newSpans().stream()
+            .anyMatch(span -> span.path().stream().anyMatch(p -> p.id().equals(Frame.ENTRY)));
     if (scope.newBox()) {
       hole(holes, "Box", "holes.box", "Holes of the box");
     }
@@ -217,7 +220,9 @@ public final class StepPlan {
 
   private void earth() {
     boolean screws = harness.joints().stream().anyMatch(j -> j.kind() == Joint.Kind.SCREW);
-    boolean added = scope.newCord() || scope.newBox() || !scope.wantedLamps().isEmpty();
+    boolean byFrame =
+        scope.rig().sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.FRAME;
+    boolean added = scope.newCord() || scope.newBox() || byFrame && !scope.wantedLamps().isEmpty();
     if (screws && added) {
       add(
           Phase.EARTH,

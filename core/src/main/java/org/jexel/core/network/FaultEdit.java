@@ -131,7 +131,7 @@ final class FaultEdit {
     throw cannot(element.name(), "is no load");
   }
 
-  private static Element ends(TwoPole pole, String a, String b) {
+  static Element ends(TwoPole pole, String a, String b) {
     String name = pole.name();
     if (pole instanceof Resistor r) {
       return new Resistor(name, a, b, r.ohms());

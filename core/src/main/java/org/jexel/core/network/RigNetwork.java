@@ -44,6 +44,12 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   public static final String SUPPLY = "battery";
   public static final String OHMMETER = "ohmmeter";
   public static final String CONTROLLER = "controller";
+  public static final String BENCH = "bench";
+
+  /** Test leads and clips of a bench supply, Ω, and their fuse, A. */
+  private static final double LEAD_OHMS = 0.05;
+
+  private static final double BENCH_FUSE = 20;
 
   /** Internal resistance of a healthy starter battery with its posts, Ω. */
   private static final double BATTERY_OHMS = 0.020;
@@ -126,6 +132,28 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     harness.joints().stream()
         .filter(joint -> joint.kind() == Joint.Kind.PIN)
         .forEach(joint -> builder.elements.remove(joint.name()));
+    return builder.build(earth);
+  }
+
+  /**
+   * The trailer alone, fed on one pin of its plug from a bench supply through a fused lead.
+   *
+   * @param volts of the supply
+   */
+  public static RigNetwork onTheBench(
+      Rig rig, Harness harness, PinFunction function, double volts, List<Fault> faults) {
+    String pin = "plug_" + HarnessPlanner.id(function);
+    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
+    Builder builder = new Builder(rig, harness);
+    builder.trailer();
+    builder.breakaway();
+    builder.put(new Element.Source(BENCH, "bench_pos", earth, volts, LEAD_OHMS));
+    builder.put(new Fuse("fuse_bench", "bench_pos", pin, Contacts.FUSE_HOLDER, BENCH_FUSE));
+    faults.forEach(fault -> FaultEdit.apply(builder.elements, fault));
+    if (function != PinFunction.BRAKE) {
+      builder.elements.remove("actuator_supply");
+    }
+    builder.elements.remove(FaultEdit.BREAKAWAY_SWITCH);
     return builder.build(earth);
   }
 

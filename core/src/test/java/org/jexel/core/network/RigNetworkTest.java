@@ -4,16 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.jexel.core.Rigs;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Load;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
@@ -212,6 +216,85 @@ class RigNetworkTest {
     Fuse fuse = (Fuse) shorted.network().element("fuse_tail");
     assertThat(fuse.load(shorted.amps("fuse_tail"))).isGreaterThan(2);
     assertThat(fuse.load(solve(StateWord.TAIL).amps("fuse_tail"))).isLessThan(0.8);
+  }
+
+  @Test
+  void aMeterShowsWhatItsLeadsAllow() {
+    Network night = RigNetwork.of(RIG, HARNESS, RigState.of(StateWord.TAIL)).network();
+    Probe probe = new Probe(night);
+    assertThat(probe.volts("sock_tail", "sock_earth")).isBetween(12.0, 12.6);
+    assertThat(probe.amps("wire_cord_tail"))
+        .isCloseTo(night.solve().amps("wire_cord_tail"), within(0.02));
+    assertThat(probe.ohms("sock_tail", "sock_earth")).isEmpty();
+    Probe dead = new Probe(RigNetwork.of(RIG, HARNESS, RigState.of(StateWord.UNPLUGGED)).network());
+    assertThat(dead.ohms("plug_brake", "plug_earth").orElseThrow()).isBetween(0.8, 0.95);
+  }
+
+  @Test
+  void aBenchSupplyLightsTheTrailerByItself() {
+    Solution bench =
+        RigNetwork.onTheBench(RIG, HARNESS, PinFunction.LEFT, 12.8, List.of()).network().solve();
+    assertThat(bench.across("lamp_left_rear_left")).isGreaterThan(12);
+    assertThat(bench.across("lamp_right_rear_right")).isCloseTo(0, within(0.1));
+    Solution lost =
+        RigNetwork.onTheBench(
+                RIG, HARNESS, PinFunction.LEFT, 12.8, Fault.parse("open:wire_cord_earth"))
+            .network()
+            .solve();
+    assertThat(lost.across("lamp_left_rear_left")).isLessThan(0.5);
+  }
+
+  @Test
+  void aThickerConductorNeverLowersTheVoltsOfALoadThatItFeeds() {
+    double thin = tailLamp(night(WireSize.GAUGES));
+    double thick = tailLamp(night(WireSize.GAUGES.subList(2, WireSize.GAUGES.size())));
+    assertThat(thick).isGreaterThan(thin);
+  }
+
+  private static Solution night(List<WireSize> stock) {
+    Harness harness = HarnessPlanner.plan(RIG, stock);
+    return RigNetwork.of(RIG, harness, RigState.of(StateWord.TAIL)).network().solve();
+  }
+
+  @Property(tries = 60)
+  void onARadialHarnessLessCopperOrMoreLoadNeverHelps(
+      @ForAll @DoubleRange(min = 0.01, max = 3) double more,
+      @ForAll @IntRange(min = 0, max = 8) int which) {
+    List<String> loads =
+        HARNESS.loads().stream()
+            .filter(l -> l.function() == PinFunction.TAIL)
+            .map(Load::name)
+            .toList();
+    RigState tail = RigState.of(StateWord.TAIL);
+    Solution before = solve(tail, "");
+    Solution worse = solve(tail, "ohms:wire_cord_tail:" + more);
+    Solution fuller = solve(tail, "draws:" + loads.get(which % loads.size()) + ":" + (1 + more));
+    for (String load : loads) {
+      assertThat(worse.across(load)).isLessThanOrEqualTo(before.across(load) + 1e-9);
+      assertThat(fuller.across(load)).isLessThanOrEqualTo(before.across(load) + 1e-9);
+    }
+  }
+
+  @Test
+  void currentsSumToZeroAtEveryNodeOfTheWholeRig() {
+    Solution solution =
+        solve(RigState.of(StateWord.TAIL, StateWord.STOP, StateWord.LEVER), "open:pin_earth");
+    Map<String, Double> into = new HashMap<>();
+    for (Element element : solution.network().elements()) {
+      double amps = solution.amps(element.name());
+      if (element instanceof Element.TwoPole p) {
+        into.merge(p.a(), -amps, Double::sum);
+        into.merge(p.b(), amps, Double::sum);
+      } else if (element instanceof Element.Source s) {
+        into.merge(s.plus(), amps, Double::sum);
+        into.merge(s.minus(), -amps, Double::sum);
+      } else if (element instanceof Element.Converter c) {
+        into.merge(c.in(), -c.share() * amps, Double::sum);
+        into.merge(c.out(), amps, Double::sum);
+      }
+    }
+    into.remove(Harness.BATTERY_MINUS);
+    into.forEach((node, sum) -> assertThat(sum).as(node).isCloseTo(0, within(2e-9)));
   }
 
   @Test

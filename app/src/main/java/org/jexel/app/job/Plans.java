@@ -1,0 +1,49 @@
+package org.jexel.app.job;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.rig.Entry;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.Rig;
+import org.springframework.stereotype.Component;
+
+/**
+ * Remembers what the core worked out for a rig, by everything that it was worked out from: the same
+ * rig on the next page is not planned again, and a changed one never meets an old plan.
+ */
+@Component
+class Plans {
+  private static final int REMEMBERED = 400;
+
+  private record Wired(Map<FieldKey, Entry> entries, List<Lamp> lamps, List<WireSize> stock) {}
+
+  private record Checked(Wired wired, OptionalDouble supply) {}
+
+  private final Cache<Wired, Harness> harnesses =
+      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+  private final Cache<Checked, List<Check>> checks =
+      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+  Harness harness(Rig rig, List<WireSize> stock) {
+    return harnesses.get(wired(rig, stock), key -> HarnessPlanner.plan(rig, stock));
+  }
+
+  List<Check> checks(Rig rig, List<WireSize> stock, OptionalDouble supply) {
+    return checks.get(
+        new Checked(wired(rig, stock), supply),
+        key -> CheckSheet.of(rig, harness(rig, stock), supply));
+  }
+
+  private static Wired wired(Rig rig, List<WireSize> stock) {
+    return new Wired(rig.sheet().entries(), rig.lamps(), stock);
+  }
+}
