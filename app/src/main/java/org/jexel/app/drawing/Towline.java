@@ -45,7 +45,7 @@ public final class Towline {
         svg,
         job + "/rig?card=vehicle",
         "Tow vehicle",
-        marked(card, "vehicle", "supply", "controller"));
+        marked(card, "vehicle", "supply", "controller", "signal", "plug", "mounting", "panel"));
     drawing.vehicle();
     svg.close();
     link(

@@ -1,0 +1,68 @@
+package org.jexel.app.cab;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.drawing.MountingDrawing;
+import org.jexel.core.cab.Mounting;
+
+/**
+ * The mounting form, and what the angles do.
+ *
+ * @param typed fields as typed
+ * @param problems by field
+ * @param mounting null until all three angles can be read
+ * @param drawing plan and side view; null without a mounting
+ */
+record MountingCard(
+    Map<String, String> typed, Map<String, String> problems, Mounting mounting, String drawing) {
+  static final List<String> FIELDS = List.of("yaw", "pitch", "roll", "yawLimit", "pitchLimit");
+
+  static MountingCard of(Map<String, String> typed) {
+    Map<String, String> problems = new LinkedHashMap<>();
+    double yaw = degrees(typed, "yaw", 0, 180, problems);
+    double pitch = degrees(typed, "pitch", 0, 90, problems);
+    double roll = degrees(typed, "roll", 0, 180, problems);
+    double yawLimit = degrees(typed, "yawLimit", 10, 90, problems);
+    double pitchLimit = degrees(typed, "pitchLimit", 15, 90, problems);
+    if (!problems.isEmpty() || typed.isEmpty()) {
+      return new MountingCard(typed, problems, null, null);
+    }
+    Mounting.Limits limits =
+        new Mounting.Limits(
+            Math.toRadians(Math.abs(yawLimit)),
+            Math.toRadians(Math.abs(pitchLimit)),
+            Math.PI,
+            typed.containsKey("levels"));
+    Mounting mounting =
+        Mounting.of(Math.toRadians(yaw), Math.toRadians(pitch), Math.toRadians(roll), limits);
+    return new MountingCard(
+        typed, problems, mounting, MountingDrawing.draw(yaw, pitch, yawLimit, pitchLimit));
+  }
+
+  private static double degrees(
+      Map<String, String> typed,
+      String field,
+      double otherwise,
+      double most,
+      Map<String, String> problems) {
+    String text = typed.getOrDefault(field, "").strip().replace("°", "").replace(',', '.');
+    if (text.isEmpty()) {
+      return otherwise;
+    }
+    try {
+      double value = Double.parseDouble(text.replace('−', '-'));
+      if (Math.abs(value) <= most) {
+        return value;
+      }
+      problems.put(field, "Between −%.0f and %.0f degrees.".formatted(most, most));
+    } catch (NumberFormatException e) {
+      problems.put(field, "Not understood. Type degrees, such as 12.");
+    }
+    return Double.NaN;
+  }
+
+  public String text(String field) {
+    return typed.getOrDefault(field, "");
+  }
+}

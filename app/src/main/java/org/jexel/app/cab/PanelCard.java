@@ -1,0 +1,103 @@
+package org.jexel.app.cab;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.core.cab.BundleHole;
+import org.jexel.core.cab.Drills;
+import org.jexel.core.cab.PanelCentre;
+import org.jexel.core.quantity.Fraction;
+
+/**
+ * The panel form: centre, holes of spindle and lamp, hole for a bundle.
+ *
+ * @param typed fields as typed
+ * @param problems by field
+ * @param centre null without a width
+ * @param spindle drills near the spindle's hole; empty without one
+ * @param lamp drills near the lamp's hole; empty without one
+ * @param bundle null without cables
+ */
+record PanelCard(
+    Map<String, String> typed,
+    Map<String, String> problems,
+    PanelCentre centre,
+    List<Drills.Drill> spindle,
+    List<Drills.Drill> lamp,
+    BundleHole bundle) {
+
+  static PanelCard of(Map<String, String> typed) {
+    Map<String, String> problems = new LinkedHashMap<>();
+    Fraction width = length(typed, "width", problems);
+    Fraction left = length(typed, "left", problems);
+    Fraction right = length(typed, "right", problems);
+    PanelCentre centre = null;
+    if (width != null) {
+      try {
+        centre = PanelCentre.of(width, left, right);
+      } catch (IllegalArgumentException e) {
+        problems.put("width", e.getMessage());
+      }
+    }
+    return new PanelCard(
+        typed,
+        problems,
+        centre,
+        drills(typed, "spindle", problems),
+        drills(typed, "lamp", problems),
+        bundle(typed, problems));
+  }
+
+  /** An inch fraction exactly, or millimetres to the nearest 64th. */
+  private static Fraction length(
+      Map<String, String> typed, String field, Map<String, String> problems) {
+    String text = typed.getOrDefault(field, "").strip();
+    if (text.isEmpty()) {
+      return null;
+    }
+    try {
+      return text.endsWith("mm")
+          ? Fraction.nearest(Template.millimetres(text) / 1000)
+          : Fraction.parse(text);
+    } catch (IllegalArgumentException e) {
+      problems.put(field, e.getMessage());
+      return null;
+    }
+  }
+
+  private static List<Drills.Drill> drills(
+      Map<String, String> typed, String field, Map<String, String> problems) {
+    String text = typed.getOrDefault(field, "").strip();
+    if (text.isEmpty()) {
+      return List.of();
+    }
+    try {
+      return Drills.nearest(Template.length(text));
+    } catch (IllegalArgumentException e) {
+      problems.put(field, e.getMessage());
+      return List.of();
+    }
+  }
+
+  private static BundleHole bundle(Map<String, String> typed, Map<String, String> problems) {
+    String text = typed.getOrDefault("cables", "").strip();
+    if (text.isEmpty()) {
+      return null;
+    }
+    try {
+      String[] words = text.split("[\\s;]+");
+      double[] diameters = new double[words.length];
+      for (int i = 0; i < words.length; i++) {
+        diameters[i] = Template.millimetres(words[i]) / 1000;
+      }
+      return BundleHole.of(diameters);
+    } catch (IllegalArgumentException e) {
+      problems.put("cables", e.getMessage());
+      return null;
+    }
+  }
+
+  public String text(String field) {
+    return typed.getOrDefault(field, "");
+  }
+}

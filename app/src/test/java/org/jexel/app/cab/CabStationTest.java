@@ -1,0 +1,200 @@
+package org.jexel.app.cab;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.geom.Point2D;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImage;
+import org.jexel.app.AppTest;
+import org.jexel.app.Walker;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** The cards of the cab as a new user would work them. */
+@AppTest
+class CabStationTest {
+  private static final double POINTS_PER_MM = 72 / 25.4;
+
+  @Autowired private MockMvc mvc;
+  private Walker electrician;
+
+  @BeforeEach
+  void someone() {
+    electrician = new Walker(mvc, "electrician");
+  }
+
+  private String card(String ref, String card) throws Exception {
+    return electrician.page("/jobs/" + ref + "/cab?card=" + card);
+  }
+
+  private void post(String ref, String card, Map<String, String> fields) throws Exception {
+    electrician.post("/jobs/" + ref + "/cab/" + card, fields);
+  }
+
+  @Test
+  void exchangedCavitiesOnTheAlpacaFloatAreNamedWithWhatToRelease() throws Exception {
+    post(
+        "J1003",
+        "plug",
+        Map.of(
+            "vehicle", "1 stop\n2 earth\n3 supply\n4 brake",
+            "harness", "1 stop\n2 brake\n3 supply\n4 earth"));
+    assertThat(card("J1003", "plug"))
+        .contains("Release 2 terminals: 2, 4.")
+        .contains("From 2 into 4.")
+        .contains("<svg xmlns");
+    post("J1003", "plug", Map.of("vehicle", "1 stop\n1 earth", "harness", "1 stop"));
+    assertThat(card("J1003", "plug"))
+        .contains("Line 2: cavity 1 stands twice.")
+        .contains("1 stop\n1 earth");
+  }
+
+  @Test
+  void aControllerAtTwentyFiveDegreesIsRefusedWithTheReason() throws Exception {
+    post("J1002", "mounting", Map.of("yaw", "25", "pitch", "3", "roll", "0"));
+    assertThat(card("J1002", "mounting"))
+        .contains("Turned 25° away from the direction of travel")
+        .contains("more than the 10° that it allows")
+        .contains("fails");
+    post("J1002", "mounting", Map.of("yaw", "sideways"));
+    assertThat(card("J1002", "mounting")).contains("Type degrees").contains("value=\"sideways\"");
+  }
+
+  @Test
+  void aMonitoredVehicleSendsTheTapBehindTheIsolator() throws Exception {
+    String ref = electrician.newJob("Monitored", "ELECTRIC", "1");
+    electrician.post(
+        "/jobs/" + ref + "/figures/supply",
+        Map.of("LAMPS_MONITORED.0", "YES", "LAMPS_MONITORED.0.was", "NO"));
+    post(ref, "signal", Map.of("wire1", "green", "up1", "off", "down1", "12.4 V"));
+    assertThat(card(ref, "signal"))
+        .contains("switched side: live with the pedal only")
+        .contains("isolator's output");
+    post(ref, "signal", Map.of("wire1", "green", "up1", "sparkly", "down1", "on"));
+    assertThat(card(ref, "signal")).contains("Type volts, or on, off, dim.");
+    post(ref, "signal", Map.of("wire1", "green", "up1", "0"));
+    assertThat(card(ref, "signal")).contains("Read it with the pedal up and with the pedal down.");
+  }
+
+  @Test
+  void thePanelIsWorkedOutInFractionsAndNonsenseIsToldBesideItsField() throws Exception {
+    post(
+        "J1004",
+        "panel",
+        Map.of("width", "7 3/8", "left", "3 11/16", "right", "3 5/8", "cables", "6 6 6"));
+    assertThat(card("J1004", "panel"))
+        .contains("3 11/16 in")
+        .contains("mark off by 1/32 in")
+        .contains("circle around it 12.9 mm");
+    post("J1004", "panel", Map.of("width", "3/0"));
+    assertThat(card("J1004", "panel")).contains("is no fraction").contains("value=\"3/0\"");
+  }
+
+  @Test
+  void theTemplateIsTrueToATenthOfAMillimetre() throws Exception {
+    post(
+        "J1006",
+        "panel",
+        Map.of("spindle", "3/8", "lamp", "5 mm", "lampRight", "20 mm", "lampDown", "1/2"));
+    byte[] bytes = electrician.answer("/jobs/J1006/cab/template.pdf").getContentAsByteArray();
+    try (PDDocument pdf = Loader.loadPDF(bytes)) {
+      assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+      Ruler ruler = new Ruler(pdf.getPage(0));
+      ruler.processPage(pdf.getPage(0));
+      assertThat(ruler.horizontals()).anySatisfy(mm -> near(mm, 100));
+      assertThat(ruler.horizontals()).anySatisfy(mm -> near(mm, 101.6));
+      // Cross-hairs reach 6 mm past each hole: 9.525 + 12 and 5 + 12 mm.
+      assertThat(ruler.horizontals()).anySatisfy(mm -> near(mm, 21.525));
+      assertThat(ruler.horizontals()).anySatisfy(mm -> near(mm, 17));
+    }
+    assertThat(electrician.answer("/jobs/J1006/cab/template.svg").getContentAsString())
+        .contains("width=\"170.0mm\"")
+        .contains("r=\"4.7625\"");
+  }
+
+  private static void near(double mm, double wanted) {
+    assertThat(mm).isCloseTo(wanted, within(0.1));
+  }
+
+  @Test
+  void theSupplyShowsItsRunsBreakersAndSplices() throws Exception {
+    assertThat(card("J1001", "supply"))
+        .contains("battery to controller")
+        .contains("controller to the brake pin")
+        .contains("the colour changes here: measure");
+    assertThat(electrician.answer("/jobs/J1001/cab/template.pdf").getStatus()).isEqualTo(400);
+    assertThat(electrician.post("/jobs/J1001/cab/nonsense", Map.of()).getStatus()).isEqualTo(404);
+  }
+
+  /** Measures the straight lines of a page in millimetres on paper. */
+  private static final class Ruler extends PDFGraphicsStreamEngine {
+    private final List<Double> horizontals = new ArrayList<>();
+    private Point2D from = new Point2D.Float();
+
+    Ruler(PDPage page) {
+      super(page);
+    }
+
+    List<Double> horizontals() {
+      return horizontals;
+    }
+
+    @Override
+    public void moveTo(float x, float y) {
+      from = new Point2D.Float(x, y);
+    }
+
+    @Override
+    public void lineTo(float x, float y) {
+      if (Math.abs(y - from.getY()) < 0.01) {
+        horizontals.add(Math.abs(x - from.getX()) / POINTS_PER_MM);
+      }
+      from = new Point2D.Float(x, y);
+    }
+
+    @Override
+    public Point2D getCurrentPoint() {
+      return from;
+    }
+
+    @Override
+    public void appendRectangle(Point2D a, Point2D b, Point2D c, Point2D d) {}
+
+    @Override
+    public void drawImage(PDImage image) {}
+
+    @Override
+    public void clip(int windingRule) {}
+
+    @Override
+    public void curveTo(float a, float b, float c, float d, float e, float f) {}
+
+    @Override
+    public void closePath() {}
+
+    @Override
+    public void endPath() {}
+
+    @Override
+    public void strokePath() {}
+
+    @Override
+    public void fillPath(int windingRule) {}
+
+    @Override
+    public void fillAndStrokePath(int windingRule) {}
+
+    @Override
+    public void shadingFill(COSName shading) {}
+  }
+}
