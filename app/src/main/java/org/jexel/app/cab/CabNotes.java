@@ -16,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
  * beside each field what it makes of it.
  */
 @Service
-class CabNotes {
+public class CabNotes {
   private static final int LONGEST = 8000;
   private static final int LONGEST_FIELD = 1200;
 

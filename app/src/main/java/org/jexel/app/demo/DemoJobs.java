@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.bench.BenchService;
+import org.jexel.app.cab.CabNotes;
 import org.jexel.app.harness.Steps;
 import org.jexel.app.harness.Stock;
 import org.jexel.app.job.Job;
@@ -43,6 +44,7 @@ class DemoJobs {
   private final RoadService road;
   private final Stock stock;
   private final Steps steps;
+  private final CabNotes cab;
 
   DemoJobs(
       NewJobs newJobs,
@@ -54,7 +56,8 @@ class DemoJobs {
       BenchService bench,
       RoadService road,
       Stock stock,
-      Steps steps) {
+      Steps steps,
+      CabNotes cab) {
     this.newJobs = newJobs;
     this.jobs = jobs;
     this.files = files;
@@ -65,6 +68,7 @@ class DemoJobs {
     this.road = road;
     this.stock = stock;
     this.steps = steps;
+    this.cab = cab;
   }
 
   void complete(Optional<Person> person) {
@@ -74,14 +78,17 @@ class DemoJobs {
     stock.fill(person.get().workshop(), DemoShelf.reels());
     int number = 0;
     for (DemoRig rig : DemoRigs.all()) {
-      String key = "demo-job-" + number++;
+      String key = "demo-job-" + number;
       if (jobs.findByRequestKey(key).isEmpty()) {
-        load(rig, key, person.get());
+        String ref = load(rig, key, person.get());
+        DemoCab.of(number)
+            .forEach((card, fields) -> cab.take(files.open(ref, person.get()), card, fields));
       }
+      number++;
     }
   }
 
-  private void load(DemoRig rig, String key, Person person) {
+  private String load(DemoRig rig, String key, Person person) {
     Job job = newJobs.start(rig.start(), key, person);
     String ref = job.ref();
     for (RigCards card : RigCards.values()) {
@@ -127,6 +134,7 @@ class DemoJobs {
     if (rig.settle()) {
       road.settle(files.open(ref, person), key + "-settled");
     }
+    return ref;
   }
 
   /** The figures of one card, as its form would post them. */
