@@ -1,0 +1,251 @@
+package org.jexel.core.harness;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.jexel.core.Rigs;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Wish;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The presets of the work, each on the rig that asks for it, and the choice of sizes. */
+class PresetsTest {
+  private static Rig rig(Object... pairs) {
+    return Rigs.rig(Rigs.sheet(pairs));
+  }
+
+  private static final Rig OLD_FLATBED =
+      rig(RigField.AXLE_COUNT, 2, RigField.BRAKE_TYPE, "ELECTRIC");
+
+  private static final Rig BRAKED =
+      rig(
+          RigField.AXLE_COUNT, 2,
+          RigField.BRAKE_TYPE, "ELECTRIC",
+          RigField.TOW_CONNECTOR, "blade-7",
+          RigField.TRAILER_CONNECTOR, "blade-7",
+          RigField.JUNCTION_BOX, "YES");
+
+  private static final Rig CART = rig(RigField.TOW_CONNECTOR, "flat-4");
+
+  private static List<String> steps(Rig rig, Wish wish) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    return StepPlan.of(new Scope(rig, wish, harness)).stream().map(Step::id).toList();
+  }
+
+  static Stream<Arguments> presets() {
+    return Stream.of(
+        Arguments.of(
+            Wish.NEW_BUILD,
+            CART,
+            List.of("holes.box", "pull.lamps", "mount.rear-left", "box.land", "connector.plug"),
+            List.of("pull.brakes", "prepare.old-cord")),
+        Arguments.of(
+            Wish.CONVERT,
+            OLD_FLATBED,
+            List.of(
+                "prepare.old-cord",
+                "pull.brakes",
+                "pull.breakaway",
+                "pull.vehicle",
+                "mount.box",
+                "mount.breakaway",
+                "join.magnets",
+                "connector.plug",
+                "connector.socket"),
+            List.of("pull.lamps", "mount.rear-left")),
+        Arguments.of(
+            Wish.REPLACE_CORD,
+            CART,
+            List.of("prepare.old-cord", "box.land", "connector.plug"),
+            List.of("mount.box", "pull.lamps", "connector.socket")),
+        Arguments.of(
+            Wish.ADD_BREAKAWAY,
+            BRAKED,
+            List.of("pull.breakaway", "mount.breakaway"),
+            List.of("pull.brakes", "connector.plug", "mount.box")),
+        Arguments.of(
+            Wish.REPAIR,
+            BRAKED,
+            List.of("repair.find", "repair.mend", "repair.again", "close.covers"),
+            List.of("pull.lamps", "connector.plug")),
+        Arguments.of(Wish.NEW_CONTROLLER, BRAKED, List.of(), List.of("prepare.off")),
+        Arguments.of(Wish.ANNUAL, CART, List.of(), List.of("prepare.off")));
+  }
+
+  @ParameterizedTest
+  @MethodSource("presets")
+  void whatIsThereStaysAndWhatIsMissingIsAdded(
+      Wish wish, Rig rig, List<String> asked, List<String> not) {
+    assertThat(steps(rig, wish)).as(wish.label()).containsSubsequence(asked);
+    assertThat(steps(rig, wish)).as(wish.label()).doesNotContainAnyElementsOf(not);
+  }
+
+  @Test
+  void theBatteryComesOffFirstAndTheTestComesBeforeTheCovers() {
+    List<String> steps = steps(OLD_FLATBED, Wish.CONVERT);
+    assertThat(steps.get(0)).isEqualTo("prepare.off");
+    assertThat(steps).containsSubsequence("test.continuity", "test.bench", "close.covers");
+    assertThat(steps.get(steps.size() - 1)).isEqualTo("close.covers");
+  }
+
+  @Test
+  void stepsCarryThisRigsFigures() {
+    Harness harness = HarnessPlanner.plan(OLD_FLATBED, WireSize.GAUGES);
+    List<Step> steps = StepPlan.of(new Scope(OLD_FLATBED, Wish.CONVERT, harness));
+    Map<String, Step> byId = new HashMap<>();
+    steps.forEach(step -> byId.put(step.id(), step));
+    assertThat(byId.get("mount.box").detail()).contains("1.08 m behind the ball");
+    assertThat(byId.get("pull.brakes").detail()).contains("8 AWG");
+    assertThat(byId.get("connector.plug").title()).contains("7-way blade");
+    assertThat(byId.get("connector.socket").caution()).contains("measure");
+    assertThat(byId.get("holes.box").title()).contains("mm");
+    assertThat(steps.stream().mapToDouble(Step::minutes).sum()).isBetween(200.0, 900.0);
+  }
+
+  @Test
+  void aLampLeftOutNeedsNeitherWireNorHole() {
+    Rig without =
+        new Rig(
+            CART.sheet(),
+            CART.lamps().stream()
+                .map(
+                    l ->
+                        l.slot().startsWith("marker")
+                            ? l.with(Lamp.State.LEFT_OUT, l.technology())
+                            : l)
+                .toList(),
+            List.of());
+    Harness harness = HarnessPlanner.plan(without, WireSize.GAUGES);
+    assertThat(harness.loads()).noneMatch(load -> load.label().startsWith("Side marker"));
+    assertThat(Loom.of(without, harness).holes())
+        .noneMatch(hole -> hole.where().startsWith("Side marker"));
+    assertThat(harness.amps(PinFunction.TAIL))
+        .isLessThan(HarnessPlanner.plan(CART, WireSize.GAUGES).amps(PinFunction.TAIL));
+  }
+
+  @Test
+  void aShelfOfThinWireIsToldWhatToBuyAndTheRestIsStillPlanned() {
+    List<WireSize> thin = WireSize.GAUGES.subList(0, 3);
+    Harness harness = HarnessPlanner.plan(BRAKED, thin);
+    Circuit brake =
+        harness.circuits().stream().filter(c -> c.name().equals("brake")).findFirst().orElseThrow();
+    assertThat(brake.verdict()).isIn(Verdict.WATCH, Verdict.FAILS);
+    assertThat(brake.buy()).isNotEmpty();
+    assertThat(brake.sizes()).allMatch(s -> thin.stream().anyMatch(w -> w.label().equals(s)));
+    assertThat(harness.circuits()).anyMatch(c -> c.verdict() == Verdict.HOLDS);
+  }
+
+  @Test
+  void everySizeIsOffTheShelfAndNamesWhatBoundIt() {
+    for (List<WireSize> stock : List.of(WireSize.GAUGES, WireSize.METRIC)) {
+      Harness harness = HarnessPlanner.plan(BRAKED, stock);
+      assertThat(harness.spans()).allMatch(span -> stock.contains(span.size()));
+      assertThat(harness.circuits()).allMatch(circuit -> !circuit.binding().isBlank());
+    }
+  }
+
+  @Property(tries = 40)
+  void aLongerFeedNeverMakesTheBrakesLoseLess(
+      @ForAll @DoubleRange(min = 3, max = 8) double run,
+      @ForAll @DoubleRange(min = 0, max = 4) double longer) {
+    assertThat(brakeDrop(run + longer, WireSize.GAUGES.subList(5, 6)))
+        .isGreaterThanOrEqualTo(brakeDrop(run, WireSize.GAUGES.subList(5, 6)) - 1e-9);
+  }
+
+  private static double brakeDrop(double run, List<WireSize> stock) {
+    Rig rig =
+        rig(
+            RigField.BRAKE_TYPE, "ELECTRIC",
+            RigField.TOW_CONNECTOR, "blade-7",
+            RigField.TRAILER_CONNECTOR, "blade-7",
+            RigField.FEED_RUN, run);
+    return HarnessPlanner.plan(rig, stock).circuits().stream()
+        .filter(c -> c.name().equals("brake"))
+        .findFirst()
+        .orElseThrow()
+        .drop();
+  }
+
+  @Test
+  void aSingleLoopLosesWhatItsClosedFormSays() {
+    WireSize size = WireSize.gauge(12, 25);
+    List<Span> spans =
+        List.of(
+            new Span("live", PinFunction.BRAKE, Duty.TRUNK, "plus", "load", 7.5, size, List.of()),
+            new Span("back", PinFunction.EARTH, Duty.TRUNK, "minus", "end", 7.5, size, List.of()));
+    Load load =
+        new Load(
+            "magnet",
+            "Magnet",
+            PinFunction.BRAKE,
+            "load",
+            "end",
+            3.2,
+            4,
+            Load.Kind.MAGNET,
+            org.jexel.core.quantity.Provenance.ASSUMED);
+    Currents currents = new Currents(spans, List.of(), List.of(load));
+    double closed = 4 * 2 * 7.5 * WireSize.RESISTIVITY / size.area() * (1 + 0.00393 * 20);
+    assertThat(currents.drop(load, List.of(load), span -> true)).isCloseTo(closed, within(1e-9));
+  }
+
+  @Test
+  void perSideAndRingFeedEveryMagnetOfATrunkToo() {
+    Map<String, Integer> magnets = new HashMap<>();
+    List<Object> base =
+        new ArrayList<>(
+            List.of(
+                RigField.AXLE_COUNT, 3,
+                RigField.BRAKE_TYPE, "ELECTRIC",
+                RigField.TOW_CONNECTOR, "blade-7",
+                RigField.TRAILER_CONNECTOR, "blade-7"));
+    for (String feed : List.of("TRUNK", "PER_SIDE", "RING")) {
+      List<Object> all = new ArrayList<>(base);
+      all.addAll(Arrays.asList(RigField.BRAKE_FEED, feed));
+      Harness harness = HarnessPlanner.plan(rig(all.toArray()), WireSize.GAUGES);
+      magnets.put(
+          feed, (int) harness.loads().stream().filter(l -> l.kind() == Load.Kind.MAGNET).count());
+      Circuit worst =
+          harness.circuits().stream()
+              .filter(c -> c.name().startsWith("brake"))
+              .max((a, b) -> Double.compare(a.drop(), b.drop()))
+              .orElseThrow();
+      assertThat(worst.drop()).as(feed).isPositive();
+    }
+    assertThat(magnets.values()).containsOnly(6);
+  }
+
+  @Test
+  void movingTheEntryHoleChangesTheWayOfEveryLoom() {
+    Harness left = HarnessPlanner.plan(BRAKED, WireSize.GAUGES);
+    Rig moved =
+        BRAKED.with(BRAKED.sheet().with(org.jexel.core.rig.FieldKey.of(RigField.ENTRY_X), 3));
+    Harness behind = HarnessPlanner.plan(moved, WireSize.GAUGES);
+    assertThat(metres(behind)).isGreaterThan(metres(left) + 1);
+    assertThat(behind.spans().stream().flatMap(s -> s.path().stream()))
+        .anyMatch(point -> point.id().equals(Frame.ENTRY) && point.x() == 3);
+  }
+
+  private static double metres(Harness harness) {
+    return harness.spans().stream()
+        .filter(span -> span.duty() == Duty.RUN)
+        .mapToDouble(Span::length)
+        .sum();
+  }
+}
