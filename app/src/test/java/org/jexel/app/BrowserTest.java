@@ -133,6 +133,13 @@ class BrowserTest {
 
     browser.press(Keys.ESCAPE);
     browser.at("body").sendKeys("n");
+    browser.await("the steps", () -> browser.path().contains("/harness"));
+    for (int i = 0; i < 12 && !browser.text(".next-where").equals("Bench"); i++) {
+      String act = browser.text("#next-act");
+      browser.at(".step.current .tick").sendKeys(Keys.ENTER);
+      browser.await("the next step", () -> !browser.text("#next-act").equals(act));
+    }
+    browser.press("n");
     browser.await("the bench", () -> browser.path().contains("/bench"));
     for (int i = 0; i < 20 && browser.path().contains("/bench"); i++) {
       read();
@@ -141,7 +148,11 @@ class BrowserTest {
       browser.await("the next act", () -> !browser.path().equals(from));
     }
 
-    assertThat(browser.path()).contains("/road");
+    browser.await("the covers", () -> browser.path().contains("/harness"));
+    browser.at(".step.current .tick").sendKeys(Keys.ENTER);
+    browser.await("the road", () -> browser.text(".next-where").equals("Road"));
+    browser.press("n");
+    browser.await("the road", () -> browser.path().contains("/road"));
     stop("FIRM", "29.5");
     browser.await("the next gain", () -> browser.text("#card-stop h2").contains("7.5"));
     stop("LOCKED", "22");

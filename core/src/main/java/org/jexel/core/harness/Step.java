@@ -41,6 +41,7 @@ public record Step(
     EARTH("Earth"),
     BOX("Box"),
     CONNECTOR("Connector"),
+    CAB("Cab"),
     TEST("Test"),
     CLOSE("Close up");
 

@@ -41,7 +41,12 @@ public final class StepPlan {
       plan.earth();
       plan.box();
       plan.connector();
+      plan.cab();
       plan.test();
+    } else if (!CabSteps.of(scope).isEmpty()) {
+      plan.batteryOff();
+      plan.cab();
+      plan.closeUp();
     }
     return List.copyOf(plan.steps);
   }
@@ -50,7 +55,7 @@ public final class StepPlan {
     return !scope.newSpans().isEmpty() || scope.newBox() || !scope.wantedLamps().isEmpty();
   }
 
-  private void prepare() {
+  private void batteryOff() {
     add(
         Phase.PREPARE,
         "prepare.off",
@@ -60,6 +65,24 @@ public final class StepPlan {
         List.of("tags"),
         15,
         LIVE);
+  }
+
+  private void cab() {
+    for (CabSteps.Act act : CabSteps.of(scope)) {
+      add(
+          Phase.CAB,
+          act.id(),
+          act.title(),
+          act.detail(),
+          act.tools(),
+          List.of(),
+          act.minutes(),
+          act.caution());
+    }
+  }
+
+  private void prepare() {
+    batteryOff();
     if (scope.newCord() && scope.wish() != Wish.NEW_BUILD) {
       add(
           Phase.PREPARE,
@@ -292,6 +315,10 @@ public final class StepPlan {
         List.of(),
         2.0 * scope.rig().connector().pins().size(),
         "");
+    closeUp();
+  }
+
+  private void closeUp() {
     add(
         Phase.TEST,
         "test.bench",

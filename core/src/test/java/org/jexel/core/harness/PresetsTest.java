@@ -84,7 +84,19 @@ class PresetsTest {
             BRAKED,
             List.of("repair.find", "repair.mend", "repair.again", "close.covers"),
             List.of("pull.lamps", "connector.plug")),
-        Arguments.of(Wish.NEW_CONTROLLER, BRAKED, List.of(), List.of("prepare.off")),
+        Arguments.of(
+            Wish.NEW_CONTROLLER,
+            BRAKED,
+            List.of(
+                "prepare.off",
+                "cab.place",
+                "cab.signal",
+                "cab.plug",
+                "cab.supply",
+                "cab.power",
+                "test.bench",
+                "close.covers"),
+            List.of("pull.lamps", "test.continuity", "cab.panel")),
         Arguments.of(Wish.ANNUAL, CART, List.of(), List.of("prepare.off")));
   }
 
@@ -94,6 +106,30 @@ class PresetsTest {
       Wish wish, Rig rig, List<String> asked, List<String> not) {
     assertThat(steps(rig, wish)).as(wish.label()).containsSubsequence(asked);
     assertThat(steps(rig, wish)).as(wish.label()).doesNotContainAnyElementsOf(not);
+  }
+
+  @Test
+  void eachKindOfControllerHasItsOwnActs() {
+    assertThat(steps(kind("REMOTE_KNOB"), Wish.NEW_CONTROLLER))
+        .containsSubsequence("cab.panel", "cab.module", "cab.signal", "cab.supply", "cab.power");
+    assertThat(steps(kind("WIRELESS"), Wish.NEW_CONTROLLER))
+        .containsSubsequence("cab.unit", "cab.pair", "cab.power")
+        .doesNotContain("cab.signal", "cab.supply");
+    assertThat(steps(kind("BUILT_IN"), Wish.NEW_CONTROLLER))
+        .contains("cab.power")
+        .doesNotContain("cab.supply");
+    assertThat(steps(kind("NONE"), Wish.NEW_CONTROLLER)).isEmpty();
+    assertThat(steps(CART, Wish.NEW_CONTROLLER)).isEmpty();
+    assertThat(steps(OLD_FLATBED, Wish.CONVERT))
+        .containsSubsequence("connector.socket", "cab.supply", "test.bench");
+  }
+
+  private static Rig kind(String kind) {
+    return rig(
+        RigField.BRAKE_TYPE, "ELECTRIC",
+        RigField.TOW_CONNECTOR, "blade-7",
+        RigField.TRAILER_CONNECTOR, "blade-7",
+        RigField.CONTROLLER_KIND, kind);
   }
 
   @Test

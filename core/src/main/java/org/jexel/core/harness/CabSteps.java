@@ -1,0 +1,157 @@
+package org.jexel.core.harness;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.rig.ControllerKind;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Wish;
+
+/** The acts of fitting a brake controller, by its kind; the battery is joined after all of them. */
+final class CabSteps {
+  /**
+   * One act.
+   *
+   * @param id stays the same as long as the kind asks for it
+   * @param title what to do
+   * @param detail how, with this rig's figures
+   * @param tools what to have at hand
+   * @param minutes usual time
+   * @param caution what can go wrong for people; empty if nothing
+   */
+  record Act(
+      String id, String title, String detail, List<String> tools, double minutes, String caution) {}
+
+  private static final String AIRBAGS =
+      "Keep clear of airbags and their way out, pedals, vents, steering column and hot parts.";
+
+  private final Scope scope;
+  private final List<Act> acts = new ArrayList<>();
+
+  private CabSteps(Scope scope) {
+    this.scope = scope;
+  }
+
+  /** Empty where no controller is to be fitted: without electric brakes, or on another job. */
+  static List<Act> of(Scope scope) {
+    boolean asked =
+        scope.wish() == Wish.NEW_CONTROLLER
+            || scope.wish() == Wish.CONVERT
+            || scope.wish() == Wish.NEW_BUILD;
+    if (!asked || !scope.rig().hasElectricBrakes()) {
+      return List.of();
+    }
+    CabSteps steps = new CabSteps(scope);
+    switch (scope.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class)) {
+      case NONE -> {
+        // The gap list says so; there is nothing to fit yet.
+      }
+      case BUILT_IN -> steps.powerUp();
+      case UNDER_DASH, PRESSURE -> steps.wired(true);
+      case TIMED -> steps.wired(false);
+      case REMOTE_KNOB -> {
+        steps.panel();
+        steps.wired(true);
+      }
+      case WIRELESS -> steps.wireless();
+      default -> throw new IllegalStateException();
+    }
+    return List.copyOf(steps.acts);
+  }
+
+  private void wired(boolean senses) {
+    if (senses) {
+      add(
+          "cab.place",
+          "Find its place and check the angles",
+          "Stiff, in reach, in line with travel. Type turn, pitch and roll on the Mounting card before the first screw.",
+          List.of("level", "screwdriver"),
+          15,
+          AIRBAGS);
+    } else {
+      add(
+          "cab.place",
+          "Find its place",
+          "Stiff and in reach; a timed controller minds no angle.",
+          List.of("screwdriver"),
+          10,
+          AIRBAGS);
+    }
+    add(
+        "cab.signal",
+        "Find the stop signal",
+        "Pedal up and down on each candidate wire; the Stop signal card names the switched side and where to tap.",
+        List.of("test lamp", "meter"),
+        15,
+        "");
+    add(
+        "cab.plug",
+        "Hold both plug ends against each other",
+        "Cavity by cavity on the Plug to plug card, before anything is plugged in.",
+        List.of("meter", "terminal tool"),
+        10,
+        "");
+    double breaker = scope.harness().protection(PinFunction.BRAKE);
+    String wire =
+        scope.harness().feed(PinFunction.BRAKE).map(span -> span.size().label()).orElse("thick");
+    add(
+        "cab.supply",
+        "Run the supply, breaker by the battery",
+        "%s from the battery to the controller, breaker of %.0f A within a hand's breadth of the battery, battery side towards it. Leave the battery off."
+            .formatted(wire, breaker),
+        List.of("cutters", "ratchet crimper", "grommets"),
+        45,
+        "An unprotected run through the bulkhead burns: breaker first, battery last.");
+    powerUp();
+  }
+
+  private void panel() {
+    add(
+        "cab.panel",
+        "Drill the panel for knob and lamp",
+        "Middle from both edges, template at 1 to 1, test piece first; the Panel work card has the drills.",
+        List.of("tape", "centre punch", "step drill"),
+        25,
+        "Look behind the panel: no loom, no airbag, no vent.");
+    add(
+        "cab.module",
+        "Fix the hidden module",
+        "Level within what it allows, dry, away from heat; its plug in reach.",
+        List.of("level", "screwdriver"),
+        15,
+        AIRBAGS);
+  }
+
+  private void wireless() {
+    add(
+        "cab.unit",
+        "Mount the unit on trailer or socket",
+        "Upright, in line with travel, out of spray; feed it from the charge pin's side and keep its earth short.",
+        List.of("spanner", "level"),
+        20,
+        "");
+    add(
+        "cab.pair",
+        "Pair it with the driver's phone or knob",
+        "By the code on the unit, one unit awake at a time; then walk round the rig and see that the link holds.",
+        List.of(),
+        10,
+        "");
+    powerUp();
+  }
+
+  private void powerUp() {
+    add(
+        "cab.power",
+        "First power-up, then with the trailer",
+        "Without trailer it says so and stays dark; with the trailer it shows a connection. Lever gently: the output rises and falls with it.",
+        List.of("meter"),
+        10,
+        "Never press the manual control with no trailer connected on a vehicle that logs it as a fault.");
+  }
+
+  private void add(
+      String id, String title, String detail, List<String> tools, double minutes, String caution) {
+    acts.add(new Act(id, title, detail, tools, minutes, caution));
+  }
+}
