@@ -43,6 +43,7 @@ class AccessTest {
           "/jobs/J1001/cab/plug",
           "/jobs/J1001/cab/mounting",
           "/jobs/J1001/cab/panel",
+          "/jobs/J1001/cab/power",
           "/jobs/J1001/harness/steps",
           "/jobs/J1001/harness/colours",
           "/jobs/J1001/harness/move",

@@ -241,6 +241,7 @@ class BrowserTest {
             "/jobs/J1003/cab?card=plug",
             "/jobs/J1003/cab?card=mounting",
             "/jobs/J1003/cab?card=panel",
+            "/jobs/J1003/cab?card=power",
             "/jobs/J1002/bench",
             "/jobs/J1002/breakaway",
             "/jobs/J1003/road",

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jexel.app.device.ControllerLink;
 import org.jexel.app.drawing.TemplateDrawing;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
@@ -32,7 +33,7 @@ import org.thymeleaf.context.Context;
 /** Station 3: the controller in the vehicle. */
 @Controller
 class CabController {
-  private static final List<String> NOTED = List.of("signal", "plug", "mounting", "panel");
+  private static final List<String> NOTED = List.of("signal", "plug", "mounting", "panel", "power");
 
   private final JobFiles files;
   private final FigureCards figures;
@@ -40,6 +41,7 @@ class CabController {
   private final StationPages pages;
   private final TemplateEngine templates;
   private final Pdf pdf;
+  private final ControllerLink link;
 
   CabController(
       JobFiles files,
@@ -47,13 +49,15 @@ class CabController {
       CabNotes notes,
       StationPages pages,
       TemplateEngine templates,
-      Pdf pdf) {
+      Pdf pdf,
+      ControllerLink link) {
     this.files = files;
     this.figures = figures;
     this.notes = notes;
     this.pages = pages;
     this.templates = templates;
     this.pdf = pdf;
+    this.link = link;
   }
 
   /** A card of the station. */
@@ -74,6 +78,7 @@ class CabController {
       case "signal" -> view.put("signal", SignalCard.of(file, typed));
       case "plug" -> view.put("plug", PlugCard.of(typed));
       case "mounting" -> view.put("mount", MountingCard.of(typed));
+      case "power" -> view.put("power", PowerCard.of(file, typed, link));
       case "panel" -> {
         view.put("panel", PanelCard.of(typed));
         view.put("template", typed.getOrDefault("spindle", "").isBlank() ? null : ref);
@@ -91,6 +96,7 @@ class CabController {
     cards.add(new Card("plug", "Plug to plug", "two ends, cavity by cavity"));
     cards.add(new Card("mounting", "Mounting", "turn, pitch, roll"));
     cards.add(new Card("panel", "Panel work", "centre, drills, template"));
+    cards.add(new Card("power", "First power-up", "on a simulated controller"));
     return cards;
   }
 

@@ -4,15 +4,20 @@ import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jexel.core.connector.Convention;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.FramePoint;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Span;
+import org.jexel.core.rig.Lamp;
 
 /** Conductors on the trailer, each in a lane of its own beside the others of its loom. */
 final class Looms {
+  private static final String DASHED = "9 4";
+
   private final PlanScale at;
   private final Svg svg;
   private final Convention convention;
@@ -28,16 +33,61 @@ final class Looms {
     this.lane = lane;
   }
 
-  void draw(Harness harness, double boxX) {
+  /**
+   * @param planned conductors that are still to be run: dashed; the others are there: solid
+   */
+  void draw(Harness harness, double boxX, Predicate<Span> planned) {
     for (Span span : harness.spans()) {
       if (span.duty() == Duty.CORD) {
         double y = at.y(0) + lane(span);
         String d = "M%s %s L%s %s".formatted(n(at.x(-0.1)), n(y), n(at.x(boxX)), n(y));
-        strand(svg, d, colour(span), "9 4");
+        strand(svg, d, colour(span), planned.test(span) ? DASHED : "none");
       } else if (!span.path().isEmpty()) {
-        strand(svg, along(span), colour(span), "9 4");
+        strand(svg, along(span), colour(span), planned.test(span) ? DASHED : "none");
       }
     }
+  }
+
+  /** Letter codes at both ends: beside the cord's start, and outside of each lamp. */
+  void codes(Harness harness, List<Lamp> lamps) {
+    for (Span span : harness.spans()) {
+      if (span.duty() == Duty.CORD) {
+        code(at.x(-0.1) - 4, at.y(0) + lane(span) + 3.2, code(span), "end");
+      }
+    }
+    for (Lamp lamp : lamps) {
+      String codes =
+          harness.spans().stream()
+              .filter(span -> span.to().endsWith("_" + lamp.node()) && !span.path().isEmpty())
+              .map(this::code)
+              .distinct()
+              .collect(Collectors.joining(" "));
+      double out = lamp.y() >= 0 ? 20 : -13;
+      code(at.x(lamp.x()), at.y(lamp.y()) + out, codes, "middle");
+    }
+  }
+
+  private void code(double x, double y, String words, String anchor) {
+    svg.text(
+        x,
+        y,
+        words,
+        "class",
+        "tiny",
+        "text-anchor",
+        anchor,
+        "font-size",
+        9.5,
+        "font-family",
+        Palette.LABEL_FONT,
+        "font-weight",
+        600,
+        "fill",
+        INK);
+  }
+
+  private String code(Span span) {
+    return convention.colour(span.function()).map(WireColour::code).orElse("–");
   }
 
   private String along(Span span) {

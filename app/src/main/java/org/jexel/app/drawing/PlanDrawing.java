@@ -5,6 +5,7 @@ import static org.jexel.app.drawing.Palette.INK;
 import java.util.List;
 import java.util.Locale;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Scope;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Lamp;
@@ -34,7 +35,9 @@ public final class PlanDrawing {
   /**
    * @param parts what can be moved; empty for paper
    */
-  public static String draw(Rig rig, Harness harness, List<Part> parts, UnitSystem units) {
+  public static String draw(Scope scope, List<Part> parts, UnitSystem units) {
+    Rig rig = scope.rig();
+    Harness harness = scope.harness();
     Plan plan = Plan.of(rig.sheet());
     double pixels =
         Math.min(
@@ -46,7 +49,9 @@ public final class PlanDrawing {
     Svg svg = new Svg(WIDTH, height, "group", "Harness plan of the trailer, nose to the left");
     RigDrawing drawing = new RigDrawing(rig, at, svg);
     drawing.trailer();
-    new Looms(at, svg, rig.convention(), LANE).draw(harness, rig.sheet().si(RigField.BOX_X));
+    Looms looms = new Looms(at, svg, rig.convention(), LANE);
+    looms.draw(harness, rig.sheet().si(RigField.BOX_X), scope::isNew);
+    looms.codes(harness, rig.fittedLamps());
     svg.open("g", "id", "plan-scale", "data-px", pixels, "data-ball", start)
         .with("data-middle", height / 2);
     for (Part part : parts) {

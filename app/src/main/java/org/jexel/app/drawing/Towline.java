@@ -45,7 +45,16 @@ public final class Towline {
         svg,
         job + "/rig?card=vehicle",
         "Tow vehicle",
-        marked(card, "vehicle", "supply", "controller", "signal", "plug", "mounting", "panel"));
+        marked(
+            card,
+            "vehicle",
+            "supply",
+            "controller",
+            "signal",
+            "plug",
+            "mounting",
+            "panel",
+            "power"));
     drawing.vehicle();
     svg.close();
     link(

@@ -116,7 +116,7 @@ final class TowlineLayers {
 
   private void harness() {
     new Looms(at, svg, file.rig().convention(), LANE)
-        .draw(file.harness(), sheet.si(RigField.BOX_X));
+        .draw(file.harness(), sheet.si(RigField.BOX_X), file.scope()::isNew);
     double x = 40;
     for (PinFunction function : PinFunction.values()) {
       if (file.harness().spans().stream().anyMatch(span -> span.function() == function)) {

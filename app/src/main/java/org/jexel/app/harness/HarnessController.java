@@ -159,7 +159,7 @@ class HarnessController {
   private void plan(JobFile file, Map<String, Object> view) {
     List<PlanDrawing.Part> parts =
         file.person().role().mayChange() ? PlanMoves.parts(file) : List.of();
-    view.put("plan", PlanDrawing.draw(file.rig(), file.harness(), parts, file.units()));
+    view.put("plan", PlanDrawing.draw(file.scope(), parts, file.units()));
     view.put("canUndo", moves.canUndo(file));
   }
 

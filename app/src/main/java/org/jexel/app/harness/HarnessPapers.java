@@ -90,7 +90,7 @@ class HarnessPapers {
   }
 
   private static String drawing(JobFile file) {
-    return PlanDrawing.draw(file.rig(), file.harness(), PlanMoves.parts(file), file.units());
+    return PlanDrawing.draw(file.scope(), PlanMoves.parts(file), file.units());
   }
 
   @GetMapping("/jobs/{ref}/harness/sheet")

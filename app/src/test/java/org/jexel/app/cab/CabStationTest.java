@@ -127,6 +127,21 @@ class CabStationTest {
   }
 
   @Test
+  void theFirstPowerUpIsWalkedOnTheSimulatedController() throws Exception {
+    post("J1003", "power", Map.of("stage", "2"));
+    assertThat(card("J1003", "power"))
+        .contains("Ease the lever half-way")
+        .contains("aria-label=\"output 25 %\"");
+    post("J1003", "power", Map.of("stage", "0"));
+    assertThat(card("J1003", "power"))
+        .contains("It sees no magnets on the brake pin")
+        .contains("Never press the manual control");
+    post("J1003", "power", Map.of("stage", "77"));
+    assertThat(card("J1003", "power")).doesNotContain("aria-label=\"output");
+    assertThat(card("J1005", "power")).contains("No controller to power up");
+  }
+
+  @Test
   void theSupplyShowsItsRunsBreakersAndSplices() throws Exception {
     assertThat(card("J1001", "supply"))
         .contains("battery to controller")

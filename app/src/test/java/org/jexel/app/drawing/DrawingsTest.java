@@ -14,9 +14,11 @@ import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.Face;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Scope;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.Wish;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.w3c.dom.Document;
@@ -114,7 +116,8 @@ class DrawingsTest {
         List.of(
             new PlanDrawing.Part("box", "Junction box", 1.08, 0),
             new PlanDrawing.Part("rear-left", "Rear lamp, left", 4.12, 0.92));
-    Document drawing = parse(PlanDrawing.draw(rig, harness, parts, UnitSystem.METRIC));
+    Document drawing =
+        parse(PlanDrawing.draw(new Scope(rig, Wish.CONVERT, harness), parts, UnitSystem.METRIC));
     List<Element> movable =
         all(drawing, "g").stream().filter(g -> g.getAttribute("class").equals("movable")).toList();
     assertThat(movable).hasSize(2);
@@ -122,6 +125,16 @@ class DrawingsTest {
         .startsWith("Rear lamp, left, 4.12 m behind the ball");
     assertThat(movable.get(0).getAttribute("data-x")).isEqualTo("1.080");
     assertThat(all(drawing, "path").size()).isGreaterThan(2 * harness.circuits().size());
+    assertThat(dashed(rig, harness, Wish.ANNUAL)).isZero();
+    assertThat(dashed(rig, harness, Wish.NEW_BUILD)).isPositive();
+  }
+
+  /** Conductors that are drawn as still to be run. */
+  private static long dashed(Rig rig, Harness harness, Wish wish) throws Exception {
+    Scope scope = new Scope(rig, wish, harness);
+    return all(parse(PlanDrawing.draw(scope, List.of(), UnitSystem.METRIC)), "path").stream()
+        .filter(path -> path.getAttribute("stroke-dasharray").equals("9 4"))
+        .count();
   }
 
   private Rig rig() {

@@ -15,6 +15,7 @@ import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import org.jexel.core.quantity.Fraction;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.ControllerKind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -209,6 +210,41 @@ class FitTest {
     match.insert().forEach((from, to) -> mended.put(to, bought.get(from)));
     assertThat(CavityMatch.of(CavityMatch.parse(vehicle.toString()), mended).agrees()).isTrue();
     assertThat(new HashSet<>(match.release())).hasSize(match.moves());
+  }
+
+  @Test
+  void everyKindIsPoweredUpAndShowsWhatASoundOneWould() {
+    for (ControllerKind kind : ControllerKind.values()) {
+      for (PowerUp.Stage stage : PowerUp.sequence(kind)) {
+        assertThat(PowerUp.show(kind, stage.held(), 0.5).display())
+            .as(kind + ", " + stage.act())
+            .isEqualTo(stage.expect());
+        assertThat(stage.expect().meaning()).isNotBlank();
+      }
+    }
+    assertThat(PowerUp.sequence(ControllerKind.NONE)).isEmpty();
+    assertThat(PowerUp.sequence(ControllerKind.WIRELESS))
+        .extracting(PowerUp.Stage::expect)
+        .contains(PowerUp.Display.UNPAIRED, PowerUp.Display.LINK_LOST);
+  }
+
+  @Test
+  void theLeverWithoutTrailerIsAFaultOnlyWhereTheVehicleLogsIt() {
+    PowerUp.Held pressed = new PowerUp.Held(false, 1, false, false, true, true);
+    assertThat(PowerUp.show(ControllerKind.BUILT_IN, pressed, 1).display())
+        .isEqualTo(PowerUp.Display.FAULT);
+    assertThat(PowerUp.show(ControllerKind.UNDER_DASH, pressed, 1).display())
+        .isEqualTo(PowerUp.Display.NO_TRAILER);
+    assertThat(PowerUp.show(ControllerKind.BUILT_IN, pressed, 1).share()).isZero();
+  }
+
+  @Property
+  void theOutputFollowsLeverAndGain(
+      @ForAll @DoubleRange(min = 0, max = 1) double lever,
+      @ForAll @DoubleRange(min = 0, max = 1) double gain) {
+    PowerUp.Held held = new PowerUp.Held(true, lever, false, true, true, true);
+    double share = PowerUp.show(ControllerKind.TIMED, held, gain).share();
+    assertThat(share).isCloseTo(lever * gain, within(1e-12));
   }
 
   @Test
