@@ -74,27 +74,22 @@ public final class FaceDrawing {
             || colour == WireColour.PURPLE
             || colour == WireColour.RED
             || colour == WireColour.GREEN;
-    word(svg, x, y + 5.5, String.valueOf(contact.pin().number()), dark ? "#FFFFFF" : INK, "pin");
-    String code = colour == null ? "" : " " + colour.code();
-    word(svg, x, y + r + 15, contact.pin().function().label() + code, INK, "note");
-  }
-
-  private static void word(Svg svg, double x, double y, String words, String fill, String style) {
+    String number = String.valueOf(contact.pin().number());
     svg.text(
         x,
-        y,
-        words,
+        y + 5.5,
+        number,
         "class",
-        style,
+        "pin",
         "text-anchor",
         "middle",
         "font-size",
         15.0,
-        "font-family",
-        Palette.LABEL_FONT,
         "font-weight",
         600,
         "fill",
-        fill);
+        dark ? "#FFFFFF" : INK);
+    String code = colour == null ? "" : " " + colour.code();
+    svg.label(x, y + r + 15, contact.pin().function().label() + code, "middle", 15, INK);
   }
 }

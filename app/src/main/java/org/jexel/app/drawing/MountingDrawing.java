@@ -68,21 +68,6 @@ public final class MountingDrawing {
         "fill",
         Palette.WORK);
     svg.close();
-    svg.text(
-        x,
-        HEIGHT - 14,
-        words,
-        "class",
-        "note",
-        "text-anchor",
-        "middle",
-        "font-size",
-        15.0,
-        "font-family",
-        Palette.LABEL_FONT,
-        "font-weight",
-        600,
-        "fill",
-        INK);
+    svg.label(x, HEIGHT - 14, words, "middle", 15, INK);
   }
 }

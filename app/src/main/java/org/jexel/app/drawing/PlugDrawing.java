@@ -20,8 +20,8 @@ public final class PlugDrawing {
     List<CavityMatch.Line> lines = match.lines();
     double height = ROW * (lines.size() + 1) + 10;
     Svg svg = new Svg(WIDTH, height, "img", "Vehicle's plug left, bought harness right");
-    word(svg, LEFT, 20, "vehicle", "end");
-    word(svg, RIGHT, 20, "harness", "start");
+    svg.label(LEFT, 20, "vehicle", "end", 15, INK);
+    svg.label(RIGHT, 20, "harness", "start", 15, INK);
     Map<Integer, Double> at = new HashMap<>();
     for (int i = 0; i < lines.size(); i++) {
       at.put(lines.get(i).cavity(), ROW * (i + 1.2) + 4);
@@ -38,8 +38,8 @@ public final class PlugDrawing {
       double y = at.get(line.cavity());
       cavity(svg, LEFT, y, line.cavity(), !line.vehicle().isEmpty());
       cavity(svg, RIGHT, y, line.cavity(), !line.harness().isEmpty());
-      word(svg, LEFT - 24, y + 5, shown(line.vehicle()), "end");
-      word(svg, RIGHT + 24, y + 5, shown(line.harness()), "start");
+      svg.label(LEFT - 24, y + 5, shown(line.vehicle()), "end", 15, INK);
+      svg.label(RIGHT + 24, y + 5, shown(line.harness()), "start", 15, INK);
     }
     return svg.finish();
   }
@@ -69,25 +69,6 @@ public final class PlugDrawing {
         INK,
         "stroke-width",
         1.6);
-    word(svg, x, y + 5, String.valueOf(number), "middle");
-  }
-
-  private static void word(Svg svg, double x, double y, String words, String anchor) {
-    svg.text(
-        x,
-        y,
-        words,
-        "class",
-        "note",
-        "text-anchor",
-        anchor,
-        "font-size",
-        15.0,
-        "font-family",
-        Palette.LABEL_FONT,
-        "font-weight",
-        600,
-        "fill",
-        INK);
+    svg.label(x, y + 5, String.valueOf(number), "middle", 15, INK);
   }
 }

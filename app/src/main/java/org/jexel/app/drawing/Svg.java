@@ -85,6 +85,26 @@ final class Svg {
     }
   }
 
+  /** Words in the label type, at a size in px. */
+  Svg label(double x, double y, String words, String anchor, double size, String fill) {
+    return text(
+        x,
+        y,
+        words,
+        "class",
+        fill.equals(Palette.INK) ? "note" : "note coloured",
+        "text-anchor",
+        anchor,
+        "font-size",
+        size,
+        "font-family",
+        Palette.LABEL_FONT,
+        "font-weight",
+        600,
+        "fill",
+        fill);
+  }
+
   private Svg more(Object... attributes) {
     attributes(attributes);
     return close();

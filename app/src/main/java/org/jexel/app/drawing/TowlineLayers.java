@@ -58,22 +58,7 @@ final class TowlineLayers {
   }
 
   private void label(double x, double y, String words, String anchor, String fill) {
-    svg.text(
-        x,
-        y,
-        words,
-        "class",
-        fill.equals(INK) ? "note" : "note coloured",
-        "text-anchor",
-        anchor,
-        "font-size",
-        14.0,
-        "font-family",
-        Palette.LABEL_FONT,
-        "font-weight",
-        600,
-        "fill",
-        fill);
+    svg.label(x, y, words, anchor, 14, fill);
   }
 
   private void dimension(double from, double to, double y, RigField field) {

@@ -2,11 +2,10 @@ package org.jexel.app.drawing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.jexel.app.drawing.TowlineTest.all;
+import static org.jexel.app.drawing.TowlineTest.parse;
 
-import java.io.StringReader;
-import java.util.ArrayList;
 import java.util.List;
-import javax.xml.parsers.DocumentBuilderFactory;
 import org.jexel.app.AppTest;
 import org.jexel.core.cab.CavityMatch;
 import org.jexel.core.connector.Connector;
@@ -23,28 +22,11 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
-import org.w3c.dom.NodeList;
-import org.xml.sax.InputSource;
 
 /** Drawings beside the Towline: well-formed, true, and with names for those who do not see them. */
 @AppTest
 class DrawingsTest {
   @Autowired private ConnectorCatalog catalog;
-
-  private static Document parse(String svg) throws Exception {
-    return DocumentBuilderFactory.newInstance()
-        .newDocumentBuilder()
-        .parse(new InputSource(new StringReader(svg)));
-  }
-
-  private static List<Element> all(Document document, String name) {
-    NodeList nodes = document.getElementsByTagName(name);
-    List<Element> elements = new ArrayList<>();
-    for (int i = 0; i < nodes.getLength(); i++) {
-      elements.add((Element) nodes.item(i));
-    }
-    return elements;
-  }
 
   @Test
   void numbersKeepOneDecimalAndTheirSign() {

@@ -44,13 +44,13 @@ class TowlineTest {
     person = people.findBySignIn("viewer").orElseThrow();
   }
 
-  private static Document parse(String svg) throws Exception {
+  static Document parse(String svg) throws Exception {
     return DocumentBuilderFactory.newInstance()
         .newDocumentBuilder()
         .parse(new InputSource(new StringReader(svg)));
   }
 
-  private static List<Element> all(Document document, String name) {
+  static List<Element> all(Document document, String name) {
     NodeList nodes = document.getElementsByTagName(name);
     List<Element> elements = new ArrayList<>();
     for (int i = 0; i < nodes.getLength(); i++) {

@@ -20,29 +20,35 @@ public sealed interface Element {
     double start();
   }
 
+  /** A two-pole that keeps to Ohm's law. */
+  interface Ohmic extends TwoPole {
+    /** Above zero, Ω. */
+    double ohms();
+
+    @Override
+    default double amps(double volts) {
+      return volts / ohms();
+    }
+
+    @Override
+    default double slope(double volts) {
+      return 1 / ohms();
+    }
+
+    @Override
+    default double start() {
+      return 1 / ohms();
+    }
+  }
+
   /**
    * @param ohms above zero
    */
-  record Resistor(String name, String a, String b, double ohms) implements TwoPole {
+  record Resistor(String name, String a, String b, double ohms) implements Ohmic {
     public Resistor {
       if (!(ohms > 0) || Double.isInfinite(ohms)) {
         throw new IllegalArgumentException(name + ": resistance " + ohms + " Ω");
       }
-    }
-
-    @Override
-    public double amps(double volts) {
-      return volts / ohms;
-    }
-
-    @Override
-    public double slope(double volts) {
-      return 1 / ohms;
-    }
-
-    @Override
-    public double start() {
-      return 1 / ohms;
     }
   }
 

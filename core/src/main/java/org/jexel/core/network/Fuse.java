@@ -7,26 +7,11 @@ package org.jexel.core.network;
  * @param rating A
  */
 public record Fuse(String name, String a, String b, double ohms, double rating)
-    implements Element.TwoPole {
+    implements Element.Ohmic {
   public Fuse {
     if (!(ohms > 0) || !(rating > 0)) {
       throw new IllegalArgumentException(name + ": " + ohms + " Ω, rated " + rating + " A");
     }
-  }
-
-  @Override
-  public double amps(double volts) {
-    return volts / ohms;
-  }
-
-  @Override
-  public double slope(double volts) {
-    return 1 / ohms;
-  }
-
-  @Override
-  public double start() {
-    return 1 / ohms;
   }
 
   /** Current as a share of the rating; a fuse carries its load for good below 0.8. */

@@ -147,10 +147,8 @@ public final class Solution {
     /** Change of an element's current with its own parameter at a given voltage. */
     private static double toParameter(Element.TwoPole pole, double volts) {
       double amps = pole.amps(volts);
-      if (pole instanceof Element.Resistor r) {
+      if (pole instanceof Element.Ohmic r) {
         return -amps / r.ohms();
-      } else if (pole instanceof Fuse f) {
-        return -amps / f.ohms();
       } else if (pole instanceof Filament f) {
         return amps / f.amps();
       } else if (pole instanceof Led l) {

@@ -109,10 +109,8 @@ public final class Spice {
     String name = pole.name();
     String v = "v(%s,%s)".formatted(pole.a(), pole.b());
     double amps = solution.amps(name);
-    if (pole instanceof Element.Resistor r) {
+    if (pole instanceof Element.Ohmic r) {
       resistor(name, r.a(), r.b(), r.ohms(), amps);
-    } else if (pole instanceof Fuse f) {
-      resistor(name, f.a(), f.b(), f.ohms(), amps);
     } else if (pole instanceof Filament f) {
       String w = "%s/%s".formatted(v, n(f.volts() * Filament.CROSSING));
       double cold = f.amps(1e-9) / 1e-9;

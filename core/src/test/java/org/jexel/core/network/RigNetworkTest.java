@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -279,20 +278,7 @@ class RigNetworkTest {
   void currentsSumToZeroAtEveryNodeOfTheWholeRig() {
     Solution solution =
         solve(RigState.of(StateWord.TAIL, StateWord.STOP, StateWord.LEVER), "open:pin_earth");
-    Map<String, Double> into = new HashMap<>();
-    for (Element element : solution.network().elements()) {
-      double amps = solution.amps(element.name());
-      if (element instanceof Element.TwoPole p) {
-        into.merge(p.a(), -amps, Double::sum);
-        into.merge(p.b(), amps, Double::sum);
-      } else if (element instanceof Element.Source s) {
-        into.merge(s.plus(), amps, Double::sum);
-        into.merge(s.minus(), -amps, Double::sum);
-      } else if (element instanceof Element.Converter c) {
-        into.merge(c.in(), -c.share() * amps, Double::sum);
-        into.merge(c.out(), amps, Double::sum);
-      }
-    }
+    Map<String, Double> into = NetworkPropertiesTest.currentsInto(solution);
     into.remove(Harness.BATTERY_MINUS);
     into.forEach((node, sum) -> assertThat(sum).as(node).isCloseTo(0, within(2e-9)));
   }
