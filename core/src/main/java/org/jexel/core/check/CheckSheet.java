@@ -6,8 +6,10 @@ import static org.jexel.core.harness.Harness.BATTERY_PLUS;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
@@ -176,7 +178,7 @@ public final class CheckSheet {
                 : "The actuator's signal input is all that the pin sees.",
             AT_SOCKET,
             rig.hasMagnets()
-                ? "R = r / n + copper and contacts"
+                ? "R = 1 / Σ(n / r) + copper and contacts"
                 : "R = signal input of the actuator"));
   }
 
@@ -220,7 +222,7 @@ public final class CheckSheet {
                 ? "Current is what the magnets pull with; it falls when one is off."
                 : "Only the signal flows here; the actuator has its own supply.",
             WITH_HELPER,
-            "I = (E − U_c) / (r / n + copper and contacts)"));
+            "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)"));
   }
 
   private String earthPin() {
@@ -340,23 +342,26 @@ public final class CheckSheet {
   private List<Term> terms(RigNetwork network, double expected) {
     List<Term> terms = new ArrayList<>();
     double copper = 0;
-    double magnet = Double.NaN;
-    int magnets = 0;
+    Map<Double, Integer> magnets = new TreeMap<>();
     for (Tolerance part : network.tolerances()) {
       if (part.element().equals(RigNetwork.SUPPLY)) {
         terms.add(term("E", part));
       } else if (part.element().equals("controller")) {
         terms.add(term("U_c", part));
       } else if (part.element().startsWith("magnet_")) {
-        magnet = part.nominal();
-        magnets++;
+        magnets.merge(part.nominal(), 1, Integer::sum);
       } else if (part.element().contains("brake") || part.element().contains("bret")) {
         copper += part.nominal();
       }
     }
-    if (magnets > 0) {
-      terms.add(Term.computed("r", "one magnet", magnet, Measure.OHMS));
-      terms.add(Term.computed("n", "magnets side by side", magnets, Measure.COUNT));
+    boolean alike = magnets.size() == 1;
+    magnets.forEach(
+        (ohms, count) -> {
+          String which = alike ? "" : "_" + ohms;
+          terms.add(Term.computed("r" + which, "one magnet", ohms, Measure.OHMS));
+          terms.add(Term.computed("n" + which, "of these side by side", count, Measure.COUNT));
+        });
+    if (!magnets.isEmpty()) {
       terms.add(
           Term.computed("copper", "all brake conductors and contacts", copper, Measure.MILLIOHMS));
     }

@@ -55,6 +55,21 @@ class AxleByAxleTest {
   }
 
   @Test
+  void theSumOfMixedMagnetsTellsEachKind() {
+    Rig rig = twoAxles("MAGNET_OHMS.0", 3.2, "MAGNET_OHMS.1", 3.9);
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    var check =
+        org.jexel.core.check.CheckSheet.of(rig, harness, java.util.OptionalDouble.of(12.6)).stream()
+            .filter(c -> c.id().equals("brake.resistance"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(check.sum().terms())
+        .extracting(org.jexel.core.quantity.Term::symbol)
+        .contains("r_3.2", "n_3.2", "r_3.9", "n_3.9");
+    assertThat(check.band().expected()).isBetween(0.88, 1.0);
+  }
+
+  @Test
   void twoKindsOfBrakesOnOneTrailerFail() {
     assertThat(GapList.of(twoAxles("BRAKE_TYPE.1", "OVERRUN")))
         .extracting(Gap::title)
