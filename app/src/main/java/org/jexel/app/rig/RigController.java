@@ -186,8 +186,10 @@ class RigController {
       Person person) {
     RigCards which = RigCards.of(card);
     figures.take(which, files.open(ref, person), typed);
-    return which == RigCards.CONTROLLER
-        ? "redirect:/jobs/{ref}/cab?card=controller"
-        : "redirect:/jobs/{ref}/rig?card=" + which.id();
+    return switch (which) {
+      case CONTROLLER -> "redirect:/jobs/{ref}/cab?card=controller";
+      case HARNESS -> "redirect:/jobs/{ref}/harness?card=choices";
+      default -> "redirect:/jobs/{ref}/rig?card=" + which.id();
+    };
   }
 }

@@ -184,9 +184,13 @@ class HarnessStationTest {
         Pattern.compile("name=\"LAMP_RETURN.0.seen\" value=\"(\\d+)\"")
             .matcher(card(ref, "choices"));
     assertThat(seen.find()).isTrue();
-    electrician.post(
-        "/jobs/" + ref + "/figures/choices",
-        Map.of("LAMP_RETURN.0", "FRAME", "LAMP_RETURN.0.was", "OWN_CONDUCTOR"));
+    assertThat(
+            electrician
+                .post(
+                    "/jobs/" + ref + "/figures/choices",
+                    Map.of("LAMP_RETURN.0", "FRAME", "LAMP_RETURN.0.was", "OWN_CONDUCTOR"))
+                .getRedirectedUrl())
+        .isEqualTo("/jobs/" + ref + "/harness?card=choices");
     assertThat(card(ref, "circuits"))
         .doesNotContain(">return<")
         .contains("Brakes never return through the frame alone");
