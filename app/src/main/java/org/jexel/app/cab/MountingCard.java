@@ -1,7 +1,6 @@
 package org.jexel.app.cab;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import org.jexel.app.drawing.MountingDrawing;
 import org.jexel.core.cab.Mounting;
@@ -16,15 +15,16 @@ import org.jexel.core.cab.Mounting;
  */
 record MountingCard(
     Map<String, String> typed, Map<String, String> problems, Mounting mounting, String drawing) {
-  static final List<String> FIELDS = List.of("yaw", "pitch", "roll", "yawLimit", "pitchLimit");
+  private static final double UNSTATED_YAW = Math.toDegrees(Mounting.Limits.UNSTATED.yaw());
+  private static final double UNSTATED_PITCH = Math.toDegrees(Mounting.Limits.UNSTATED.pitch());
 
   static MountingCard of(Map<String, String> typed) {
     Map<String, String> problems = new LinkedHashMap<>();
     double yaw = degrees(typed, "yaw", 0, 180, problems);
     double pitch = degrees(typed, "pitch", 0, 90, problems);
     double roll = degrees(typed, "roll", 0, 180, problems);
-    double yawLimit = degrees(typed, "yawLimit", 10, 90, problems);
-    double pitchLimit = degrees(typed, "pitchLimit", 15, 90, problems);
+    double yawLimit = degrees(typed, "yawLimit", UNSTATED_YAW, 90, problems);
+    double pitchLimit = degrees(typed, "pitchLimit", UNSTATED_PITCH, 90, problems);
     if (!problems.isEmpty() || typed.isEmpty()) {
       return new MountingCard(typed, problems, null, null);
     }

@@ -7,6 +7,7 @@ import org.jexel.core.cab.BundleHole;
 import org.jexel.core.cab.Drills;
 import org.jexel.core.cab.PanelCentre;
 import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * The panel form: centre, holes of spindle and lamp, hole for a bundle.
@@ -57,7 +58,7 @@ record PanelCard(
     }
     try {
       return text.endsWith("mm")
-          ? Fraction.nearest(Template.millimetres(text) / 1000)
+          ? Fraction.nearest(Template.metres(text, UnitSystem.US))
           : Fraction.parse(text);
     } catch (IllegalArgumentException e) {
       problems.put(field, e.getMessage());
@@ -88,7 +89,7 @@ record PanelCard(
       String[] words = text.split("[\\s;]+");
       double[] diameters = new double[words.length];
       for (int i = 0; i < words.length; i++) {
-        diameters[i] = Template.millimetres(words[i]) / 1000;
+        diameters[i] = Template.metres(words[i], UnitSystem.METRIC);
       }
       return BundleHole.of(diameters);
     } catch (IllegalArgumentException e) {

@@ -3,8 +3,8 @@ package org.jexel.app.cab;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.cab.StopSignal;
 import org.jexel.core.check.Plausible;
@@ -22,26 +22,6 @@ import org.jexel.core.rig.YesNo;
  */
 record SignalCard(List<Row> rows, StopSignal found) {
   private static final int ROWS = 5;
-
-  /** What a test lamp says, as a share of the supply. */
-  private static final Map<String, Double> WORDS =
-      Map.of(
-          "on",
-          1.0,
-          "lit",
-          1.0,
-          "bright",
-          1.0,
-          "off",
-          0.0,
-          "dark",
-          0.0,
-          "nothing",
-          0.0,
-          "dim",
-          0.4,
-          "flickers",
-          0.4);
 
   /**
    * @param number from 1
@@ -121,9 +101,9 @@ record SignalCard(List<Row> rows, StopSignal found) {
     if (text == null) {
       return Double.NaN;
     }
-    Double word = WORDS.get(text.toLowerCase(Locale.ROOT));
-    if (word != null) {
-      return word * supply;
+    OptionalDouble lamp = StopSignal.lamp(text, supply);
+    if (lamp.isPresent()) {
+      return lamp.getAsDouble();
     }
     Parsed parsed = QuantityParser.parse(text, Measure.VOLTS, file.units());
     if (parsed instanceof Parsed.Misread) {

@@ -1,7 +1,10 @@
 package org.jexel.app.cab;
 
 import java.util.Map;
-import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Parsed;
+import org.jexel.core.quantity.QuantityParser;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * The drilling template of a spindle and its lamp.
@@ -36,24 +39,19 @@ record Template(double spindle, double lamp, double right, double down) {
 
   /** Inches as a fraction, or millimetres with their unit, m. */
   static double length(String text) {
-    double metres =
-        text.strip().endsWith("mm") ? millimetres(text) / 1000 : Fraction.parse(text).metres();
+    double metres = metres(text, UnitSystem.US);
     if (!(metres > 0 && metres <= MOST)) {
       throw new IllegalArgumentException("“" + text.strip() + "” does not fit a panel.");
     }
     return metres;
   }
 
-  static double millimetres(String text) {
-    try {
-      double value = Double.parseDouble(text.strip().replaceAll("\\s*mm$", "").replace(',', '.'));
-      if (value > 0 && value < 2000) {
-        return value;
-      }
-    } catch (NumberFormatException e) {
-      // Told below, with what would be understood.
+  /** A length in metres; without a unit it is in inches or in millimetres, by the system. */
+  static double metres(String text, UnitSystem units) {
+    Parsed parsed = QuantityParser.parse(text, Measure.SMALL_LENGTH, units);
+    if (parsed instanceof Parsed.Value value) {
+      return value.si();
     }
-    throw new IllegalArgumentException(
-        "“" + text.strip() + "” is not understood. Write millimetres like 6.5 mm.");
+    throw new IllegalArgumentException(((Parsed.Misread) parsed).message());
   }
 }

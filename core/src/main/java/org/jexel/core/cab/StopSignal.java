@@ -3,7 +3,10 @@ package org.jexel.core.cab;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * Which of some candidate wires carries the stop signal, from what a meter or test lamp did with
@@ -18,6 +21,32 @@ public record StopSignal(List<Wire> wires, Optional<Wire> use, String advice) {
   private static final double LIVE = 0.75;
 
   private static final double DEAD = 0.15;
+
+  /** What a test lamp shows instead of volts, as a share of the supply. */
+  private static final Map<String, Double> LAMP_WORDS =
+      Map.of(
+          "on",
+          1.0,
+          "lit",
+          1.0,
+          "bright",
+          1.0,
+          "off",
+          0.0,
+          "dark",
+          0.0,
+          "nothing",
+          0.0,
+          "dim",
+          0.4,
+          "flickers",
+          0.4);
+
+  /** Volts that a test lamp's word stands for; empty for any other text. */
+  public static OptionalDouble lamp(String word, double supply) {
+    Double share = LAMP_WORDS.get(word.strip().toLowerCase(Locale.ROOT));
+    return share == null ? OptionalDouble.empty() : OptionalDouble.of(share * supply);
+  }
 
   /** What a wire is. */
   public enum Kind {
@@ -79,19 +108,18 @@ public record StopSignal(List<Wire> wires, Optional<Wire> use, String advice) {
     if (up.isEmpty() || down.isEmpty()) {
       return Kind.CONTRADICTION;
     }
-    boolean between = up.contains(0) || down.contains(0);
     boolean upLive = up.contains(1);
     boolean upDead = up.contains(-1);
     boolean downLive = down.contains(1);
     boolean downDead = down.contains(-1);
-    if (between) {
+    if (up.contains(0) || down.contains(0)) {
       return Kind.PULSED;
     }
     if (r.flashes() && downLive) {
       return Kind.INDICATOR_SHARED;
     }
     if (upLive && upDead) {
-      return downLive && downDead ? Kind.KEYED : downLive ? Kind.KEYED : Kind.CONTRADICTION;
+      return downLive ? Kind.KEYED : Kind.CONTRADICTION;
     }
     if (upDead && downLive) {
       return downDead && !keyOnly(r, supply) ? Kind.CONTRADICTION : Kind.SWITCHED;

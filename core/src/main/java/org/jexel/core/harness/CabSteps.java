@@ -64,7 +64,7 @@ final class CabSteps {
       add(
           "cab.place",
           "Find its place and check the angles",
-          "Stiff, in reach, in line with travel. Type turn, pitch and roll on the Mounting card before the first screw.",
+          "Stiff, in reach, in line with travel. Measure turn, pitch and roll before the first screw.",
           List.of("level", "screwdriver"),
           15,
           AIRBAGS);
@@ -80,14 +80,14 @@ final class CabSteps {
     add(
         "cab.signal",
         "Find the stop signal",
-        "Pedal up and down on each candidate wire; the Stop signal card names the switched side and where to tap.",
+        "Read each candidate wire with the pedal up and down; the switched side is dead until it goes down.",
         List.of("test lamp", "meter"),
         15,
         "");
     add(
         "cab.plug",
         "Hold both plug ends against each other",
-        "Cavity by cavity on the Plug to plug card, before anything is plugged in.",
+        "Cavity by cavity, before anything is plugged in.",
         List.of("meter", "terminal tool"),
         10,
         "");
@@ -109,7 +109,7 @@ final class CabSteps {
     add(
         "cab.panel",
         "Drill the panel for knob and lamp",
-        "Middle from both edges, template at 1 to 1, test piece first; the Panel work card has the drills.",
+        "Middle from both edges, template at 1 to 1, test piece first.",
         List.of("tape", "centre punch", "step drill"),
         25,
         "Look behind the panel: no loom, no airbag, no vent.");

@@ -4,10 +4,13 @@ import static org.jexel.core.harness.Harness.BATTERY_MINUS;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
@@ -59,6 +62,10 @@ public final class HarnessPlanner {
   private final RouteTree routes;
   private final WireSize thinnest;
   private final JointMethod joints;
+
+  /** From the front on. */
+  private final List<Lamp> lamps;
+
   private final boolean box;
 
   private HarnessPlanner(Rig rig, List<WireSize> stock) {
@@ -66,6 +73,10 @@ public final class HarnessPlanner {
     this.frame = Frame.of(rig);
     this.routes = new RouteTree(frame, frame.part(Frame.BOX));
     this.thinnest = stock.get(0);
+    this.lamps =
+        rig.fittedLamps().stream()
+            .sorted(Comparator.comparingDouble(Lamp::x).thenComparing(Lamp::slot))
+            .toList();
     JointMethod wanted = rig.sheet().choice(RigField.JOINT_METHOD, JointMethod.class);
     this.joints = wanted.weatherproof() ? wanted : JointMethod.CRIMP;
     this.box = rig.sheet().choice(RigField.PLANNED_BOX, YesNo.class) == YesNo.YES;
@@ -115,14 +126,14 @@ public final class HarnessPlanner {
   }
 
   private void lights(PinFunction function) {
-    List<Lamp> lamps =
-        lamps().stream()
+    List<Lamp> fed =
+        lamps.stream()
             .filter(lamp -> LampLoad.amps(lamp, rig.connector()).containsKey(function))
             .toList();
-    if (!lamps.isEmpty()) {
+    if (!fed.isEmpty()) {
       crossing(function, "switched_" + id(function));
-      web(function.label(), function, lamps);
-      lamps.forEach(lamp -> lampLoad(lamp, function));
+      web(function.label(), function, fed);
+      fed.forEach(lamp -> lampLoad(lamp, function));
     }
   }
 
@@ -145,14 +156,14 @@ public final class HarnessPlanner {
   /** Lamps of one kind on one side are counted from the front. */
   private String name(Lamp lamp) {
     List<Lamp> alike =
-        lamps().stream().filter(l -> l.role() == lamp.role() && l.side() == lamp.side()).toList();
+        lamps.stream().filter(l -> l.role() == lamp.role() && l.side() == lamp.side()).toList();
     String number = alike.size() > 1 ? " " + (alike.indexOf(lamp) + 1) : "";
     return lamp.role().label() + number + ", " + lamp.side().label();
   }
 
   private void returns() {
     if (rig.sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.OWN_CONDUCTOR) {
-      web("return", PinFunction.EARTH, lamps());
+      web("return", PinFunction.EARTH, lamps);
       join(
           "screw_box",
           "box to frame",
@@ -161,30 +172,30 @@ public final class HarnessPlanner {
           Harness.FRAME,
           Joint.Kind.SCREW);
     } else {
-      FrameReturn.join(rig, frame, lamps(), wiring);
+      FrameReturn.join(rig, frame, lamps, wiring);
     }
   }
 
   /** A conductor from the box to every lamp: one branched web, or a home run each. */
-  private void web(String name, PinFunction function, List<Lamp> lamps) {
+  private void web(String name, PinFunction function, List<Lamp> fed) {
     String prefix = id(function);
-    Map<FramePoint, Lamp> at = new LinkedHashMap<>();
-    lamps.forEach(lamp -> at.put(frame.part(lamp.node()), lamp));
-    List<RouteTree.Limb> limbs = new ArrayList<>();
-    if (joints == JointMethod.RINGS_IN_BOX) {
-      at.keySet().forEach(part -> limbs.add(new RouteTree.Limb(routes.way(part))));
-    } else {
-      limbs.addAll(routes.limbs(at.keySet()));
+    Set<FramePoint> parts = new LinkedHashSet<>();
+    // Which sides a conductor serves is known at every point that its lamps' ways pass.
+    Map<FramePoint, Set<Side>> serves = new HashMap<>();
+    List<RouteTree.Limb> homes = new ArrayList<>();
+    for (Lamp lamp : fed) {
+      FramePoint part = frame.part(lamp.node());
+      List<FramePoint> way = routes.way(part);
+      parts.add(part);
+      homes.add(new RouteTree.Limb(way));
+      way.forEach(
+          point -> serves.computeIfAbsent(point, p -> EnumSet.noneOf(Side.class)).add(lamp.side()));
     }
-    boolean oneSide = lamps.stream().map(Lamp::side).distinct().count() == 1;
-    for (RouteTree.Limb limb : limbs) {
-      List<Side> sides =
-          at.entrySet().stream()
-              .filter(e -> routes.way(e.getKey()).contains(limb.to()))
-              .map(e -> e.getValue().side())
-              .distinct()
-              .toList();
-      String circuit = oneSide || sides.size() > 1 ? name : name + ", " + sides.get(0).label();
+    boolean oneSide = fed.stream().map(Lamp::side).distinct().count() == 1;
+    for (RouteTree.Limb limb : joints == JointMethod.RINGS_IN_BOX ? homes : routes.limbs(parts)) {
+      Set<Side> sides = serves.get(limb.to());
+      String circuit =
+          oneSide || sides.size() > 1 ? name : name + ", " + sides.iterator().next().label();
       limb(circuit, function, Duty.RUN, prefix, limb);
     }
   }
@@ -296,12 +307,6 @@ public final class HarnessPlanner {
             amps,
             kind,
             Provenance.ASSUMED));
-  }
-
-  private List<Lamp> lamps() {
-    return rig.fittedLamps().stream()
-        .sorted(Comparator.comparingDouble(Lamp::x).thenComparing(Lamp::slot))
-        .toList();
   }
 
   private void join(

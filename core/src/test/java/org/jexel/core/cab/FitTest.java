@@ -156,6 +156,14 @@ class FitTest {
   }
 
   @Test
+  void aTestLampSpeaksForAMeter() {
+    assertThat(StopSignal.lamp(" Lit ", 12.5)).hasValue(12.5);
+    assertThat(StopSignal.lamp("off", 12.5)).hasValue(0);
+    assertThat(StopSignal.lamp("dim", 10).orElseThrow()).isBetween(2.0, 7.0);
+    assertThat(StopSignal.lamp("12.4", 12.5)).isEmpty();
+  }
+
+  @Test
   void aWireThatFlashesOrContradictsItselfIsNotTaken() {
     StopSignal.Reading flashing =
         new StopSignal.Reading("yellow", 0, 12.4, Double.NaN, Double.NaN, true);
