@@ -3,6 +3,8 @@ package org.jexel.app.drawing;
 import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -16,6 +18,12 @@ import org.jexel.core.rig.Lamp;
 
 /** Conductors on the trailer, each in a lane of its own beside the others of its loom. */
 final class Looms {
+  /** Height of a letter code, px. */
+  private static final double CODE = 12;
+
+  /** Lamps nearer to each other than this are told together, m. */
+  private static final double ONE_SPOT = 0.32;
+
   private static final String DASHED = "9 4";
 
   private final PlanScale at;
@@ -50,21 +58,44 @@ final class Looms {
 
   /** Letter codes at both ends: beside the cord's start, and outside of each lamp. */
   void codes(Harness harness, List<Lamp> lamps) {
-    for (Span span : harness.spans()) {
-      if (span.duty() == Duty.CORD) {
-        code(at.x(-0.1) - 4, at.y(0) + lane(span) + 3.2, code(span), "end");
+    // Lanes lie closer than letters: the codes keep the lanes' order, one line each.
+    List<Span> cord =
+        harness.spans().stream()
+            .filter(span -> span.duty() == Duty.CORD)
+            .sorted(Comparator.comparingDouble(this::lane))
+            .toList();
+    for (int i = 0; i < cord.size(); i++) {
+      double y = at.y(0) + CODE * (i - (cord.size() - 1) / 2.0) + CODE / 3;
+      code(at.x(-0.1) - 6, y, code(cord.get(i)), "end");
+    }
+    List<Lamp> outerFirst =
+        lamps.stream()
+            .sorted(Comparator.comparingDouble((Lamp lamp) -> -Math.abs(lamp.y())))
+            .toList();
+    List<Lamp> told = new ArrayList<>();
+    for (Lamp lamp : outerFirst) {
+      // Two lamps on one spot share the label of the outer one.
+      boolean shared =
+          told.stream().anyMatch(t -> Math.hypot(t.x() - lamp.x(), t.y() - lamp.y()) < ONE_SPOT);
+      if (!shared) {
+        told.add(lamp);
+        boolean inside = Math.abs(lamp.y()) < Math.abs(outerFirst.get(0).y()) - ONE_SPOT;
+        double out = inside ? CODE / 3 : lamp.y() >= 0 ? 20 : -13;
+        code(
+            at.x(lamp.x()) - (inside ? 9 : 0),
+            at.y(lamp.y()) + out,
+            codes(harness, lamp),
+            inside ? "end" : "middle");
       }
     }
-    for (Lamp lamp : lamps) {
-      String codes =
-          harness.spans().stream()
-              .filter(span -> span.to().endsWith("_" + lamp.node()) && !span.path().isEmpty())
-              .map(this::code)
-              .distinct()
-              .collect(Collectors.joining(" "));
-      double out = lamp.y() >= 0 ? 20 : -13;
-      code(at.x(lamp.x()), at.y(lamp.y()) + out, codes, "middle");
-    }
+  }
+
+  private String codes(Harness harness, Lamp lamp) {
+    return harness.spans().stream()
+        .filter(span -> span.to().endsWith("_" + lamp.node()) && !span.path().isEmpty())
+        .map(this::code)
+        .distinct()
+        .collect(Collectors.joining(" "));
   }
 
   private void code(double x, double y, String words, String anchor) {
@@ -77,7 +108,7 @@ final class Looms {
         "text-anchor",
         anchor,
         "font-size",
-        9.5,
+        CODE,
         "font-family",
         Palette.LABEL_FONT,
         "font-weight",
