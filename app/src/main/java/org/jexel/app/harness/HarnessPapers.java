@@ -75,13 +75,11 @@ class HarnessPapers {
     model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
     model.put("connector", file.rig().connector());
     model.put("plan", drawing(file));
-    model.put("rows", HarnessController.rows(file));
+    model.put("rows", HarnessPages.rows(file));
     model.put("walk", colours.crosswalk(file));
     model.put("segments", Segment.values());
     model.put("studs", StudPlan.of(file.rig(), file.harness()).studs());
-    model.put(
-        "faces",
-        HarnessController.faces(HarnessController.connector(file), file.rig().convention()));
+    model.put("faces", HarnessPages.faces(HarnessPages.connector(file), file.rig().convention()));
     model.put("holes", Loom.of(file.rig(), file.harness()).holes());
     model.put("list", stock.cutList(file));
     model.put("materials", Materials.of(file.scope()));

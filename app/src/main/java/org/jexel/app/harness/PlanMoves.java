@@ -66,23 +66,28 @@ public class PlanMoves {
     return new PlanDrawing.Part(name, label, sheet.si(fields[0]), sheet.si(fields[1]));
   }
 
-  /** Moves a part; one that would leave the frame stops at its edge. */
+  /**
+   * Moves a part; one that would leave the frame stops at its edge.
+   *
+   * @return the job as it stands after the move
+   */
   @Transactional
-  public void move(JobFile file, String name, double x, double y) {
+  public JobFile move(JobFile file, String name, double x, double y) {
     Optional<PlanDrawing.Part> part =
         parts(file).stream().filter(p -> p.name().equals(name)).findFirst();
     if (part.isEmpty() || !Double.isFinite(x) || !Double.isFinite(y)) {
-      return;
+      return file;
     }
     Plan plan = Plan.of(file.rig().sheet());
     double[] to = plan.nearest(round(x), round(y));
     double[] from = {part.get().x(), part.get().y()};
-    if (to[0] != from[0] || to[1] != from[1]) {
-      put(file, name, to[0], to[1]);
-      moves.save(new PlanMove(file.job(), name, from, to, file.person(), clock.instant()));
-      moves.flush();
-      files.refresh(file.job().ref(), file.person());
+    if (to[0] == from[0] && to[1] == from[1]) {
+      return file;
     }
+    put(file, name, to[0], to[1]);
+    moves.save(new PlanMove(file.job(), name, from, to, file.person(), clock.instant()));
+    moves.flush();
+    return files.refresh(file.job().ref(), file.person());
   }
 
   private static double round(double metres) {
@@ -102,18 +107,22 @@ public class PlanMoves {
     figures.enter(file, FieldKey.of(fields[1]), Entry.number(y, Provenance.CHOSEN));
   }
 
-  /** Takes the last move back that still stands, whoever made it. */
+  /**
+   * Takes the last move back that still stands, whoever made it.
+   *
+   * @return the job as it stands afterwards
+   */
   @Transactional
-  public void undo(JobFile file) {
-    moves
-        .findFirstByJobIdAndUndoneFalseOrderByIdDesc(file.job().id())
-        .ifPresent(
-            move -> {
-              put(file, move.part(), move.fromX(), move.fromY());
-              move.undo();
-              moves.flush();
-              files.refresh(file.job().ref(), file.person());
-            });
+  public JobFile undo(JobFile file) {
+    Optional<PlanMove> last = moves.findFirstByJobIdAndUndoneFalseOrderByIdDesc(file.job().id());
+    if (last.isEmpty()) {
+      return file;
+    }
+    PlanMove move = last.get();
+    put(file, move.part(), move.fromX(), move.fromY());
+    move.undo();
+    moves.flush();
+    return files.refresh(file.job().ref(), file.person());
   }
 
   @Transactional(readOnly = true)

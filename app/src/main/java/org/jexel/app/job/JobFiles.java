@@ -68,11 +68,17 @@ public class JobFiles {
     return read(find(ref, person), person);
   }
 
-  /** Works the station states and the next act out anew and stores them for the board. */
+  /**
+   * Works the station states and the next act out anew and stores them for the board.
+   *
+   * @return the job as it stands now
+   */
   @Transactional
-  public void refresh(String ref, Person person) {
+  public JobFile refresh(String ref, Person person) {
     Job job = find(ref, person);
-    job.stand(read(job, person).progress(), clock.instant());
+    JobFile file = read(job, person);
+    job.stand(file.progress(), clock.instant());
+    return file;
   }
 
   private Job find(String ref, Person person) {

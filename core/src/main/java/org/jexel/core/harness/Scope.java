@@ -17,11 +17,20 @@ public final class Scope {
   private final Rig rig;
   private final Wish wish;
   private final Harness harness;
+  private final List<Lamp> wantedLamps;
+  private final List<Span> newSpans;
 
   public Scope(Rig rig, Wish wish, Harness harness) {
     this.rig = rig;
     this.wish = wish;
     this.harness = harness;
+    // Both are asked for at every joint and landing, so they are worked out once.
+    wantedLamps =
+        rig.fittedLamps().stream()
+            .filter(lamp -> wish(Wish.NEW_BUILD) || lamp.state() == Lamp.State.WANTED)
+            .toList();
+    List<String> wantedEnds = wantedLamps.stream().map(lamp -> "_" + lamp.node()).toList();
+    newSpans = harness.spans().stream().filter(span -> isNew(span, wantedEnds)).toList();
   }
 
   public Rig rig() {
@@ -37,10 +46,15 @@ public final class Scope {
   }
 
   public boolean isNew(Span span) {
+    return newSpans.contains(span);
+  }
+
+  private boolean isNew(Span span, List<String> wantedEnds) {
     return switch (span.duty()) {
       case VEHICLE -> newSocket() && !inVehicle(span.function());
       case CORD -> newCord();
-      case RUN -> newOnTrailer(span.function()) || endsAtWantedLamp(span);
+      case RUN ->
+          newOnTrailer(span.function()) || wantedEnds.stream().anyMatch(span.to()::endsWith);
       case TRUNK, ACROSS -> newOnTrailer(PinFunction.BRAKE);
       case BREAKAWAY -> newBreakaway();
     };
@@ -48,7 +62,7 @@ public final class Scope {
 
   /** The conductors to cut. */
   public List<Span> newSpans() {
-    return harness.spans().stream().filter(this::isNew).toList();
+    return newSpans;
   }
 
   private boolean wish(Wish... any) {
@@ -73,15 +87,9 @@ public final class Scope {
     return wish(Wish.NEW_BUILD) || wish(Wish.CONVERT) && !rig.trailerConnector().has(function);
   }
 
-  private boolean endsAtWantedLamp(Span span) {
-    return wantedLamps().stream().anyMatch(lamp -> span.to().endsWith("_" + lamp.node()));
-  }
-
   /** Lamps to mount. */
   public List<Lamp> wantedLamps() {
-    return rig.fittedLamps().stream()
-        .filter(lamp -> wish(Wish.NEW_BUILD) || lamp.state() == Lamp.State.WANTED)
-        .toList();
+    return wantedLamps;
   }
 
   public boolean newBox() {

@@ -1,0 +1,206 @@
+package org.jexel.app.harness;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.drawing.FaceDrawing;
+import org.jexel.app.drawing.PlanDrawing;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Station;
+import org.jexel.app.job.StationPages;
+import org.jexel.app.rig.FigureCards;
+import org.jexel.app.rig.RigCards;
+import org.jexel.core.connector.Connector;
+import org.jexel.core.connector.Convention;
+import org.jexel.core.connector.Face;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Circuit;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Joint;
+import org.jexel.core.harness.Loom;
+import org.jexel.core.harness.Materials;
+import org.jexel.core.harness.Segment;
+import org.jexel.core.harness.Step;
+import org.jexel.core.harness.StudPlan;
+import org.jexel.core.rig.MiddlePin;
+import org.jexel.core.rig.RigField;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Station 2, the harness: its cards, and what each one shows when it is open. */
+@Component
+class HarnessPages {
+  private final StationPages pages;
+  private final FigureCards figures;
+  private final Colours colours;
+  private final Stock stock;
+  private final PlanMoves moves;
+  private final OwnConnectors own;
+
+  HarnessPages(
+      StationPages pages,
+      FigureCards figures,
+      Colours colours,
+      Stock stock,
+      PlanMoves moves,
+      OwnConnectors own) {
+    this.pages = pages;
+    this.figures = figures;
+    this.colours = colours;
+    this.stock = stock;
+    this.moves = moves;
+    this.own = own;
+  }
+
+  /** A card of the station. */
+  record Card(String id, String title, String told) {}
+
+  /** A circuit with the colour of its conductor. */
+  record Row(Circuit circuit, String colour, String code) {}
+
+  /** A step with who ticked it. */
+  record StepRow(Step step, boolean done, boolean current, StepTick tick, boolean byItself) {}
+
+  /** One view of a connector, drawn. */
+  record FaceView(Face.View view, String drawing) {}
+
+  /** What somebody asks for at the address of the station. */
+  record Asked(String card, boolean again, List<String> state, String fault) {
+    static Asked card(String card) {
+      return new Asked(card, false, List.of(), "");
+    }
+  }
+
+  ModelAndView page(JobFile file, Asked asked) {
+    String card = asked.card();
+    Harness harness = file.harness();
+    List<Card> cards = cards(file);
+    String open =
+        cards.stream().anyMatch(c -> c.id().equals(card))
+            ? card
+            : file.openStep().isPresent() ? "steps" : "plan";
+    Map<String, Object> view = new LinkedHashMap<>();
+    view.put("cards", cards);
+    view.put("again", asked.again());
+    view.put("problems", harness.problems());
+    view.put("convention", file.rig().convention());
+    view.put("towConvention", file.rig().towConvention());
+    view.put("connector", file.rig().connector());
+    view.put("rows", rows(file));
+    switch (open) {
+      case "choices" -> view.put("fields", figures.fields(RigCards.HARNESS, file));
+      case "plan" -> plan(file, view);
+      case "colours" -> {
+        view.put("walk", colours.crosswalk(file));
+        view.put("segments", Segment.values());
+        view.put("wireColours", WireColour.values());
+      }
+      case "box" -> {
+        view.put("studs", StudPlan.of(file.rig(), harness).studs());
+        view.put("splices", harness.joints().stream().filter(HarnessPages::splice).count());
+      }
+      case "faces" -> faces(file, view);
+      case "lists" -> {
+        Map<Long, Double> issued = stock.issued(file);
+        view.put("list", stock.cutList(file, issued));
+        view.put("issued", issued);
+        view.put("materials", Materials.of(file.scope()));
+      }
+      case "whatif" -> view.put("whatif", WhatIf.of(file, asked.state(), asked.fault()));
+      case "steps" -> view.put("steps", steps(file));
+      default -> view.put("loom", Loom.of(file.rig(), harness));
+    }
+    return pages.page(file, Station.HARNESS, open, view);
+  }
+
+  private static boolean splice(Joint joint) {
+    return joint.kind() == Joint.Kind.SPLICE;
+  }
+
+  private static List<Card> cards(JobFile file) {
+    List<Step> steps = file.steps();
+    long done = steps.stream().filter(file::done).count();
+    int wires = file.scope().newSpans().size();
+    List<Card> cards = new ArrayList<>();
+    cards.add(
+        new Card(
+            "steps",
+            "Steps",
+            steps.isEmpty() ? "nothing to wire" : done + " of " + steps.size() + " done"));
+    cards.add(new Card("choices", "How it is to be wired", "schools, box, slack"));
+    cards.add(new Card("plan", "Plan drawing", "move lamps, box, entry, switch"));
+    cards.add(
+        new Card("circuits", "Circuits and holes", file.harness().circuits().size() + " circuits"));
+    cards.add(
+        new Card(
+            "colours",
+            "Colours, end to end",
+            file.rig().towConvention().label() + " to " + file.rig().convention().label()));
+    cards.add(new Card("box", "Junction box", "stud by stud"));
+    cards.add(new Card("faces", "Connector faces", file.rig().connector().label()));
+    cards.add(
+        new Card(
+            "lists",
+            "Cut list, materials, tools",
+            wires == 0 ? "nothing to cut" : wires + " pieces"));
+    cards.add(new Card("whatif", "What if", "lamps in any state, with any fault"));
+    return cards;
+  }
+
+  private void plan(JobFile file, Map<String, Object> view) {
+    List<PlanDrawing.Part> parts =
+        file.person().role().mayChange() ? PlanMoves.parts(file) : List.of();
+    view.put("plan", PlanDrawing.draw(file.scope(), parts, file.units()));
+    view.put("canUndo", moves.canUndo(file));
+  }
+
+  private void faces(JobFile file, Map<String, Object> view) {
+    Connector connector = connector(file);
+    view.put("faces", faces(connector, file.rig().convention()));
+    view.put("round", connector.id().equals("round-6"));
+    OwnConnectors.Given given = own.of(file.person());
+    view.put("own", given);
+    view.put(
+        "ownFaces",
+        given.connector() == null ? List.of() : faces(given.connector(), file.rig().convention()));
+  }
+
+  /** The pair, its middle pin as somebody read it. */
+  static Connector connector(JobFile file) {
+    MiddlePin middle = file.rig().sheet().choice(RigField.MIDDLE_PIN, MiddlePin.class);
+    Connector connector = file.rig().connector();
+    return connector.id().equals("round-6") ? connector.withMiddle(middle.function()) : connector;
+  }
+
+  static List<FaceView> faces(Connector connector, Convention convention) {
+    List<FaceView> faces = new ArrayList<>();
+    for (Face.View view : Face.View.values()) {
+      faces.add(new FaceView(view, FaceDrawing.draw(connector, convention, view)));
+    }
+    return faces;
+  }
+
+  static List<Row> rows(JobFile file) {
+    Convention convention = file.rig().convention();
+    return file.harness().circuits().stream()
+        .map(
+            c ->
+                new Row(
+                    c,
+                    convention.colour(c.function()).map(WireColour::label).orElse("own choice"),
+                    convention.colour(c.function()).map(WireColour::code).orElse("–")))
+        .toList();
+  }
+
+  private static List<StepRow> steps(JobFile file) {
+    Step current = file.openStep().orElse(null);
+    List<StepRow> rows = new ArrayList<>();
+    for (Step step : file.steps()) {
+      StepTick tick = file.tick(step.id()).filter(StepTick::done).orElse(null);
+      boolean done = file.done(step);
+      rows.add(new StepRow(step, done, step.equals(current), tick, done && tick == null));
+    }
+    return rows;
+  }
+}
