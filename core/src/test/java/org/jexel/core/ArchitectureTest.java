@@ -81,7 +81,7 @@ class ArchitectureTest {
           .whereLayer("road")
           .mayOnlyAccessLayers("quantity", "braking", "check")
           .whereLayer("cab")
-          .mayOnlyAccessLayers("quantity", "connector", "rig", "harness")
+          .mayOnlyAccessLayers("quantity", "connector", "rig", "harness", "road")
           .whereLayer("breakaway")
           .mayOnlyAccessLayers("quantity", "rig", "harness");
 

@@ -1,6 +1,7 @@
 package org.jexel.app.cab;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -15,7 +16,14 @@ import org.jexel.app.job.StationPages;
 import org.jexel.app.rig.FigureCards;
 import org.jexel.app.rig.RigCards;
 import org.jexel.app.security.Person;
+import org.jexel.app.workshop.ControllerLibrary;
+import org.jexel.core.cab.Clearance;
+import org.jexel.core.cab.ControllerModel;
+import org.jexel.core.cab.Fitting;
 import org.jexel.core.cab.SupplyPlan;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.ControllerKind;
+import org.jexel.core.rig.RigField;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -38,6 +46,8 @@ class CabController {
   private final JobFiles files;
   private final FigureCards figures;
   private final CabNotes notes;
+  private final CabModels models;
+  private final ControllerLibrary library;
   private final StationPages pages;
   private final TemplateEngine templates;
   private final Pdf pdf;
@@ -47,6 +57,8 @@ class CabController {
       JobFiles files,
       FigureCards figures,
       CabNotes notes,
+      CabModels models,
+      ControllerLibrary library,
       StationPages pages,
       TemplateEngine templates,
       Pdf pdf,
@@ -54,14 +66,20 @@ class CabController {
     this.files = files;
     this.figures = figures;
     this.notes = notes;
+    this.models = models;
+    this.library = library;
     this.pages = pages;
     this.templates = templates;
     this.pdf = pdf;
     this.link = link;
   }
 
-  /** A card of the station. */
-  record Card(String id, String title, String told) {}
+  /**
+   * A card of the station.
+   *
+   * @param verdict how its topic stands; null where nothing is judged
+   */
+  record Card(String id, String title, String told, Verdict verdict) {}
 
   @GetMapping("/jobs/{ref}/cab")
   ModelAndView cab(
@@ -72,32 +90,72 @@ class CabController {
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("cards", cards);
     view.put("facts", file.controllerFeed().orElse(null));
-    Map<String, String> typed = NOTED.contains(open) ? notes.typed(file, open) : Map.of();
+    view.put("model", file.model().orElse(null));
+    view.put(
+        "findings",
+        file.fitting().stream()
+            .filter(f -> f.verdict() != Verdict.HOLDS && topic(f).equals(open))
+            .toList());
+    Map<String, String> typed = file.cabNote(open);
     switch (open) {
-      case "supply" -> view.put("supply", SupplyPlan.of(file.rig(), file.harness()));
+      case "supply" -> view.put("supply", supply(file));
       case "signal" -> view.put("signal", SignalCard.of(file, typed));
-      case "plug" -> view.put("plug", PlugCard.of(typed));
-      case "mounting" -> view.put("mount", MountingCard.of(typed));
+      case "plug" -> view.put("plug", CabFound.plug(file));
+      case "mounting" -> {
+        view.put("mount", CabFound.mounting(file));
+        view.put("places", Clearance.of(kind(file)));
+      }
       case "power" -> view.put("power", PowerCard.of(file, typed, link));
       case "panel" -> {
         view.put("panel", PanelCard.of(typed));
         view.put("template", typed.getOrDefault("spindle", "").isBlank() ? null : ref);
       }
-      default -> view.put("fields", figures.fields(RigCards.CONTROLLER, file));
+      default -> {
+        view.put("library", library.all(person));
+        view.put("fields", figures.fields(RigCards.CONTROLLER, file));
+      }
     }
     return pages.page(file, Station.CAB, open, view);
   }
 
+  private static ControllerKind kind(JobFile file) {
+    return file.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+  }
+
+  private static SupplyPlan supply(JobFile file) {
+    return SupplyPlan.of(
+        file.rig(), file.harness(), file.model().map(ControllerModel::leads).orElse(Map.of()));
+  }
+
+  /** Topics of the core and cards of this page share their names. */
+  private static String topic(Fitting.Finding finding) {
+    return finding.topic().name().toLowerCase(Locale.ROOT);
+  }
+
   private static List<Card> cards(JobFile file) {
+    Map<String, Verdict> stands = new HashMap<>();
+    file.fitting().forEach(f -> stands.merge(topic(f), f.verdict(), Verdict::and));
     List<Card> cards = new ArrayList<>();
-    cards.add(new Card("controller", "Controller and its scale", "kind, marks, loss"));
-    cards.add(new Card("supply", "Supply and splices", "runs, breakers, colours"));
-    cards.add(new Card("signal", "Stop signal", "which wire to take"));
-    cards.add(new Card("plug", "Plug to plug", "two ends, cavity by cavity"));
-    cards.add(new Card("mounting", "Mounting", "turn, pitch, roll"));
-    cards.add(new Card("panel", "Panel work", "centre, drills, template"));
-    cards.add(new Card("power", "First power-up", "on a simulated controller"));
+    String model = file.model().map(ControllerModel::label).orElse("kind, scale, breaker");
+    for (String[] c :
+        new String[][] {
+          {"controller", "Controller and its scale", model},
+          {"supply", "Supply and splices", "runs, breakers, colours"},
+          {"signal", "Stop signal", "which wire to take"},
+          {"plug", "Plug to plug", "two ends, cavity by cavity"},
+          {"mounting", "Mounting", "turn, pitch, roll, what stays clear"},
+          {"panel", "Panel work", "centre, drills, template"},
+          {"power", "First power-up", "on a simulated controller"}
+        }) {
+      cards.add(new Card(c[0], c[1], c[2], stands.get(c[0])));
+    }
     return cards;
+  }
+
+  @PostMapping("/jobs/{ref}/cab/model")
+  String model(@PathVariable String ref, @RequestParam long model, Person person) {
+    models.take(files.open(ref, person), model);
+    return "redirect:/jobs/{ref}/cab?card=controller";
   }
 
   @PostMapping("/jobs/{ref}/cab/{card}")
@@ -114,7 +172,7 @@ class CabController {
   }
 
   private String drawing(String ref, Person person) {
-    Map<String, String> typed = notes.typed(files.open(ref, person), "panel");
+    Map<String, String> typed = files.open(ref, person).cabNote("panel");
     try {
       Template t = Template.of(typed);
       return TemplateDrawing.draw(

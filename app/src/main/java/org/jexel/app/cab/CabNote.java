@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.Map;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 
@@ -38,8 +39,17 @@ public class CabNote {
     this.notedAt = at;
   }
 
+  public String card() {
+    return card;
+  }
+
   String content() {
     return content;
+  }
+
+  /** What was typed, by field. */
+  public Map<String, String> fields() {
+    return CabNotes.decode(content);
   }
 
   public Person person() {

@@ -6,8 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Optional;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,29 +21,23 @@ public class CabNotes {
   private static final int LONGEST_FIELD = 1200;
 
   private final CabNoteRepository notes;
+  private final JobFiles files;
   private final Clock clock;
 
-  CabNotes(CabNoteRepository notes, Clock clock) {
+  CabNotes(CabNoteRepository notes, JobFiles files, Clock clock) {
     this.notes = notes;
+    this.files = files;
     this.clock = clock;
   }
 
-  @Transactional(readOnly = true)
-  public Map<String, String> typed(JobFile file, String card) {
-    return note(file, card).map(note -> decode(note.content())).orElse(Map.of());
-  }
-
-  @Transactional(readOnly = true)
-  public Optional<CabNote> note(JobFile file, String card) {
-    return notes.findFirstByJobIdAndCardOrderByIdDesc(file.job().id(), card);
-  }
-
+  /** Keeps what was typed, and works out anew how the job stands. */
   @Transactional
   public void take(JobFile file, String card, Map<String, String> fields) {
     String content = encode(fields);
-    boolean same = note(file, card).map(note -> note.content().equals(content)).orElse(false);
-    if (!same && content.length() <= LONGEST) {
+    if (!content.equals(encode(file.cabNote(card))) && content.length() <= LONGEST) {
       notes.save(new CabNote(file.job(), card, content, file.person(), clock.instant()));
+      notes.flush();
+      files.refresh(file.job().ref(), file.person());
     }
   }
 
@@ -62,7 +56,7 @@ public class CabNotes {
     return text.toString();
   }
 
-  private static Map<String, String> decode(String content) {
+  static Map<String, String> decode(String content) {
     Map<String, String> fields = new LinkedHashMap<>();
     for (String pair : content.split("&")) {
       int equals = pair.indexOf('=');

@@ -10,34 +10,42 @@ import org.jexel.core.cab.Mounting;
  *
  * @param typed fields as typed
  * @param problems by field
+ * @param model what the model allows where nothing is typed
  * @param mounting null until all three angles can be read
  * @param drawing plan and side view; null without a mounting
  */
 record MountingCard(
-    Map<String, String> typed, Map<String, String> problems, Mounting mounting, String drawing) {
-  private static final double UNSTATED_YAW = Math.toDegrees(Mounting.Limits.UNSTATED.yaw());
-  private static final double UNSTATED_PITCH = Math.toDegrees(Mounting.Limits.UNSTATED.pitch());
+    Map<String, String> typed,
+    Map<String, String> problems,
+    Mounting.Limits model,
+    Mounting mounting,
+    String drawing) {
 
-  static MountingCard of(Map<String, String> typed) {
+  /**
+   * @param model what the model allows; a typed limit goes before it
+   */
+  static MountingCard of(Map<String, String> typed, Mounting.Limits model) {
     Map<String, String> problems = new LinkedHashMap<>();
     double yaw = degrees(typed, "yaw", 0, 180, problems);
     double pitch = degrees(typed, "pitch", 0, 90, problems);
     double roll = degrees(typed, "roll", 0, 180, problems);
-    double yawLimit = degrees(typed, "yawLimit", UNSTATED_YAW, 90, problems);
-    double pitchLimit = degrees(typed, "pitchLimit", UNSTATED_PITCH, 90, problems);
-    if (!problems.isEmpty() || typed.isEmpty()) {
-      return new MountingCard(typed, problems, null, null);
+    double yawLimit = degrees(typed, "yawLimit", Math.toDegrees(model.yaw()), 90, problems);
+    double pitchLimit = degrees(typed, "pitchLimit", Math.toDegrees(model.pitch()), 90, problems);
+    boolean angles =
+        !typed.getOrDefault("yaw", "").isBlank() || !typed.getOrDefault("pitch", "").isBlank();
+    if (!problems.isEmpty() || !angles) {
+      return new MountingCard(typed, problems, model, null, null);
     }
     Mounting.Limits limits =
         new Mounting.Limits(
             Math.toRadians(Math.abs(yawLimit)),
             Math.toRadians(Math.abs(pitchLimit)),
-            Math.PI,
-            typed.containsKey("levels"));
+            model.roll(),
+            model.levels() || typed.containsKey("levels"));
     Mounting mounting =
         Mounting.of(Math.toRadians(yaw), Math.toRadians(pitch), Math.toRadians(roll), limits);
     return new MountingCard(
-        typed, problems, mounting, MountingDrawing.draw(yaw, pitch, yawLimit, pitchLimit));
+        typed, problems, model, mounting, MountingDrawing.draw(yaw, pitch, yawLimit, pitchLimit));
   }
 
   private static double degrees(
@@ -60,6 +68,14 @@ record MountingCard(
       problems.put(field, "Not understood. Type degrees, such as 12.");
     }
     return Double.NaN;
+  }
+
+  public String yawAllowed() {
+    return "%.0f".formatted(Math.toDegrees(model.yaw()));
+  }
+
+  public String pitchAllowed() {
+    return "%.0f".formatted(Math.toDegrees(model.pitch()));
   }
 
   public String text(String field) {

@@ -1,11 +1,16 @@
 package org.jexel.app.demo;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.bench.BenchService;
+import org.jexel.app.cab.CabModels;
 import org.jexel.app.cab.CabNotes;
+import org.jexel.app.exchange.ControllerFile;
 import org.jexel.app.harness.Steps;
 import org.jexel.app.harness.Stock;
 import org.jexel.app.job.Job;
@@ -19,6 +24,7 @@ import org.jexel.app.rig.LoadCards;
 import org.jexel.app.rig.RigCards;
 import org.jexel.app.road.RoadService;
 import org.jexel.app.security.Person;
+import org.jexel.app.workshop.ControllerLibrary;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Step;
@@ -45,6 +51,8 @@ class DemoJobs {
   private final Stock stock;
   private final Steps steps;
   private final CabNotes cab;
+  private final CabModels models;
+  private final ControllerLibrary library;
 
   DemoJobs(
       NewJobs newJobs,
@@ -57,7 +65,9 @@ class DemoJobs {
       RoadService road,
       Stock stock,
       Steps steps,
-      CabNotes cab) {
+      CabNotes cab,
+      CabModels models,
+      ControllerLibrary library) {
     this.newJobs = newJobs;
     this.jobs = jobs;
     this.files = files;
@@ -69,6 +79,8 @@ class DemoJobs {
     this.stock = stock;
     this.steps = steps;
     this.cab = cab;
+    this.models = models;
+    this.library = library;
   }
 
   void complete(Optional<Person> person) {
@@ -76,15 +88,31 @@ class DemoJobs {
       return;
     }
     stock.fill(person.get().workshop(), DemoShelf.reels());
+    controllers(person.get());
     int number = 0;
     for (DemoRig rig : DemoRigs.all()) {
       String key = "demo-job-" + number;
       if (jobs.findByRequestKey(key).isEmpty()) {
         String ref = load(rig, key, person.get());
+        String model = DemoCab.model(number);
+        library.all(person.get()).stream()
+            .filter(entry -> entry.label().equals(model))
+            .forEach(entry -> models.take(files.open(ref, person.get()), entry.id()));
         DemoCab.of(number)
             .forEach((card, fields) -> cab.take(files.open(ref, person.get()), card, fields));
       }
       number++;
+    }
+  }
+
+  private void controllers(Person person) {
+    if (!library.all(person).isEmpty()) {
+      return;
+    }
+    try (InputStream in = DemoJobs.class.getResourceAsStream("/demo/controllers.json")) {
+      library.take(person, new String(in.readAllBytes(), StandardCharsets.UTF_8));
+    } catch (IOException | ControllerFile.Unreadable e) {
+      throw new IllegalStateException("The demo's controllers cannot be read", e);
     }
   }
 

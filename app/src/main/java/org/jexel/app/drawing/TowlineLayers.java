@@ -6,12 +6,10 @@ import static org.jexel.app.drawing.Svg.n;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Station;
 import org.jexel.app.road.TestStop;
 import org.jexel.core.braking.Stop;
-import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.check.Check;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
@@ -34,6 +32,7 @@ final class TowlineLayers {
   private final PlanScale at;
   private final Svg svg;
   private final RigDrawing drawing;
+  private final Marks marks;
 
   TowlineLayers(JobFile file, PlanScale at, Svg svg, RigDrawing drawing) {
     this.file = file;
@@ -42,13 +41,14 @@ final class TowlineLayers {
     this.at = at;
     this.svg = svg;
     this.drawing = drawing;
+    this.marks = new Marks(svg);
   }
 
   void paint(Station station) {
     switch (station) {
       case RIG -> rig();
       case HARNESS -> harness();
-      case CAB -> cab();
+      case CAB -> new CabLayer(file, at, svg, drawing, marks).paint();
       case BENCH -> bench();
       case BREAKAWAY -> breakaway();
       case ROAD -> road();
@@ -137,69 +137,6 @@ final class TowlineLayers {
     return file.rig().convention().colour(function).map(WireColour::code).orElse("–");
   }
 
-  private void cab() {
-    Optional<ControllerFeed> feed = file.controllerFeed();
-    if (feed.isEmpty()) {
-      label(
-          at.x(-sheet.si(RigField.TOW_LENGTH) / 2),
-          222,
-          "no electric brakes: nothing to feed",
-          "middle",
-          INK);
-      return;
-    }
-    double[] battery = drawing.battery();
-    double[] box = drawing.controller();
-    double y = at.y(box[1]);
-    double breaker = at.x(battery[0]) + 30;
-    Looms.strand(
-        svg,
-        "M%s %s L%s %s L%s %s"
-            .formatted(
-                n(at.x(battery[0]) + 9),
-                n(at.y(battery[1])),
-                n(breaker),
-                n(at.y(battery[1])),
-                n(breaker),
-                n(y)),
-        Palette.wire(WireColour.BLACK),
-        "none");
-    Looms.strand(
-        svg,
-        "M%s %s L%s %s".formatted(n(breaker), n(y), n(at.x(box[0]) - 5), n(y)),
-        Palette.wire(WireColour.BLACK),
-        "none");
-    Looms.strand(
-        svg,
-        "M%s %s L%s %s L%s %s"
-            .formatted(n(at.x(box[0]) + 5), n(y), n(at.x(-0.2)), n(y), n(at.x(-0.2)), n(at.y(0))),
-        Palette.wire(WireColour.BLUE),
-        "none");
-    svg.rect(
-        breaker - 5,
-        y - 9,
-        10,
-        18,
-        "class",
-        "part",
-        "fill",
-        Palette.PAPER,
-        "stroke",
-        INK,
-        "stroke-width",
-        1.5);
-    label(
-        at.x(-sheet.si(RigField.TOW_LENGTH)),
-        222,
-        "breaker %.0f A by the battery · feed %s, %s · controller · blue to the brake pin"
-            .formatted(
-                feed.get().breaker().chosen(),
-                feed.get().feed().size().label(),
-                Measure.LENGTH.text(sheet.si(RigField.FEED_RUN), units)),
-        "start",
-        INK);
-  }
-
   private void bench() {
     double[] battery = drawing.battery();
     double middleAxle = sheet.si(RigField.AXLE_CENTRE);
@@ -220,66 +157,20 @@ final class TowlineLayers {
           long read = verdicts.stream().filter(v -> v != Verdict.NOT_YET).count();
           Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
           Verdict shown = read < checks.size() && worst != Verdict.FAILS ? Verdict.NOT_YET : worst;
-          svg.open(
-              "a",
-              "href",
-              "/jobs/%s/bench?card=%s".formatted(file.job().ref(), checks.get(0).id()),
-              "class",
-              "towpart",
-              "aria-label",
-              group.label());
-          svg.line(
-              point[0],
-              point[1],
-              point[0],
-              190,
-              "class",
-              "ink",
-              "stroke",
-              INK,
-              "stroke-width",
-              0.9);
-          mark(point[0], point[1], shown);
           String anchor =
               switch (group) {
                 case SOCKET -> "end";
                 case TRAILER -> "start";
                 default -> "middle";
               };
-          label(point[0], 211, group.label(), anchor, INK);
-          label(
-              point[0],
-              226,
-              "%d of %d, %s".formatted(read, checks.size(), shown.label()),
+          marks.point(
+              point,
+              "/jobs/%s/bench?card=%s".formatted(file.job().ref(), checks.get(0).id()),
               anchor,
-              Palette.verdict(shown));
-          svg.close();
+              group.label(),
+              "%d of %d, %s".formatted(read, checks.size(), shown.label()),
+              shown);
         });
-  }
-
-  /** Verdicts by shape and colour: disc, triangle, square, ring. */
-  private void mark(double x, double y, Verdict verdict) {
-    String colour = Palette.verdict(verdict);
-    Object[] look = {"class", "mark", "fill", colour, "stroke", Palette.PAPER, "stroke-width", 2.0};
-    switch (verdict) {
-      case HOLDS -> svg.circle(x, y, 9, look);
-      case WATCH -> svg.path("M%s %s l10 18 l-20 0 z".formatted(n(x), n(y - 11)), look);
-      case FAILS -> svg.rect(x - 8.5, y - 8.5, 17, 17, look);
-      case NOT_YET ->
-          svg.circle(
-              x,
-              y,
-              7.5,
-              "class",
-              "part",
-              "fill",
-              Palette.PAPER,
-              "stroke",
-              INK,
-              "stroke-width",
-              2.4);
-      default -> throw new IllegalStateException(verdict.name());
-    }
   }
 
   private void breakaway() {
@@ -359,7 +250,7 @@ final class TowlineLayers {
       double half = sheet.si(RigField.OVERALL_WIDTH) / 2 + 0.06;
       for (int i : file.rig().brakedAxles()) {
         for (int side = -1; side <= 1; side += 2) {
-          mark(at.x(file.rig().axlePlaces()[i]), at.y(side * half), Verdict.FAILS);
+          marks.mark(at.x(file.rig().axlePlaces()[i]), at.y(side * half), Verdict.FAILS);
         }
       }
     }
@@ -380,7 +271,7 @@ final class TowlineLayers {
         .ifPresent(
             s -> {
               double[] box = drawing.controller();
-              mark(at.x(box[0]), at.y(box[1]), Verdict.HOLDS);
+              marks.mark(at.x(box[0]), at.y(box[1]), Verdict.HOLDS);
               label(
                   at.x(box[0]),
                   222,

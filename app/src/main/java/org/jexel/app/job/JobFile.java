@@ -12,6 +12,8 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jexel.app.bench.Reading;
+import org.jexel.app.cab.CabFound;
+import org.jexel.app.cab.CabNote;
 import org.jexel.app.harness.StepTick;
 import org.jexel.app.rig.LoadLine;
 import org.jexel.app.rig.RigFigure;
@@ -19,8 +21,11 @@ import org.jexel.app.rig.RigPart;
 import org.jexel.app.road.GainSetting;
 import org.jexel.app.road.TestStop;
 import org.jexel.app.security.Person;
+import org.jexel.app.workshop.ControllerEntry;
 import org.jexel.core.breakaway.BreakawayLoad;
 import org.jexel.core.cab.ControllerFeed;
+import org.jexel.core.cab.ControllerModel;
+import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
@@ -60,6 +65,7 @@ public final class JobFile {
   private final List<TestStop> stops;
   private final List<GainSetting> settings;
   private final Map<String, StepTick> ticks = new LinkedHashMap<>();
+  private final Map<String, Map<String, String>> cabNotes = new LinkedHashMap<>();
   private final Drafts.Typed typed;
   private final Plans plans;
   private final Rig rig;
@@ -76,6 +82,7 @@ public final class JobFile {
       List<TestStop> stops,
       List<GainSetting> settings,
       List<StepTick> ticks,
+      List<CabNote> cabNotes,
       Drafts.Typed typed,
       Plans plans) {
     this.job = job;
@@ -86,6 +93,7 @@ public final class JobFile {
     this.settings = settings;
     this.typed = typed;
     this.plans = plans;
+    cabNotes.forEach(note -> this.cabNotes.put(note.card(), note.fields()));
     ticks.forEach(tick -> this.ticks.put(tick.step(), tick));
     figureRows.forEach(row -> figures.put(row.key(), row));
     Map<FieldKey, Entry> entries =
@@ -239,6 +247,21 @@ public final class JobFile {
   /** The controller's supply; empty without electric brakes. */
   public Optional<ControllerFeed> controllerFeed() {
     return ControllerFeed.of(rig, harness());
+  }
+
+  /** What was typed last on a card of the cab, by field. */
+  public Map<String, String> cabNote(String card) {
+    return cabNotes.getOrDefault(card, Map.of());
+  }
+
+  /** The controller's model in the workshop's library, where somebody said which it is. */
+  public Optional<ControllerModel> model() {
+    return job.controller().model().map(ControllerEntry::model);
+  }
+
+  /** How the controller stands in this vehicle. */
+  public List<Fitting.Finding> fitting() {
+    return once("fitting", () -> Fitting.of(rig, job.wish(), controllerFeed(), CabFound.of(this)));
   }
 
   public BreakawayLoad breakawayLoad() {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.bench.ReadingRepository;
+import org.jexel.app.cab.CabNoteRepository;
 import org.jexel.app.harness.StepTickRepository;
 import org.jexel.app.rig.LampEntryRepository;
 import org.jexel.app.rig.LoadLineRepository;
@@ -31,6 +32,7 @@ public class JobFiles {
   private final TestStopRepository stops;
   private final GainSettingRepository settings;
   private final StepTickRepository ticks;
+  private final CabNoteRepository cabNotes;
   private final Drafts drafts;
   private final Plans plans;
   private final Clock clock;
@@ -45,6 +47,7 @@ public class JobFiles {
       TestStopRepository stops,
       GainSettingRepository settings,
       StepTickRepository ticks,
+      CabNoteRepository cabNotes,
       Drafts drafts,
       Plans plans,
       Clock clock) {
@@ -57,6 +60,7 @@ public class JobFiles {
     this.stops = stops;
     this.settings = settings;
     this.ticks = ticks;
+    this.cabNotes = cabNotes;
     this.drafts = drafts;
     this.plans = plans;
     this.clock = clock;
@@ -103,6 +107,7 @@ public class JobFiles {
         stops.ofJob(job.id()),
         settings.ofJob(job.id()),
         ticks.ofJob(job.id()),
+        cabNotes.newestOf(job.id()),
         drafts.of(job, person),
         plans);
   }

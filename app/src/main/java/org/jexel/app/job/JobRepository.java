@@ -10,8 +10,8 @@ import org.springframework.data.jpa.repository.Query;
 /** Jobs. */
 public interface JobRepository extends JpaRepository<Job, Long> {
   @Query(
-      "select j from Job j join fetch j.workshop join fetch j.tow join fetch j.trailer join fetch j.controller"
-          + " where j.workshop.id = :workshop and j.ref = :ref")
+      "select j from Job j join fetch j.workshop join fetch j.tow join fetch j.trailer join fetch j.controller c"
+          + " left join fetch c.model where j.workshop.id = :workshop and j.ref = :ref")
   Optional<Job> find(Long workshop, String ref);
 
   @Query(

@@ -2,8 +2,10 @@ package org.jexel.app.job;
 
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Circuit;
 import org.jexel.core.harness.Step;
@@ -11,7 +13,6 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
-import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
@@ -81,21 +82,13 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
   }
 
   private static StationState cab(JobFile file) {
-    if (!file.rig().hasElectricBrakes()) {
-      return StationState.HOLDS;
+    List<Verdict> verdicts = file.fitting().stream().map(Fitting.Finding::verdict).toList();
+    Verdict worst = verdicts.stream().reduce(Verdict.HOLDS, Verdict::and);
+    if (worst == Verdict.FAILS || !verdicts.contains(Verdict.NOT_YET)) {
+      return of(worst);
     }
-    RigSheet sheet = file.rig().sheet();
-    if (sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class) == ControllerKind.NONE) {
-      return StationState.FAILS;
-    }
-    if (sheet.choice(RigField.CONTROLLER_KIND).assumed()) {
-      return StationState.NOT_YET;
-    }
-    if (sheet.enteredOf(RigField.GAIN_GREATEST, RigField.GAIN_STEP) < 2) {
-      return StationState.UNDER_WAY;
-    }
-    boolean carries = file.controllerFeed().filter(f -> f.breaker().wireCarries()).isPresent();
-    return carries ? StationState.HOLDS : StationState.WATCH;
+    boolean begun = !file.rig().sheet().choice(RigField.CONTROLLER_KIND).assumed();
+    return begun ? StationState.UNDER_WAY : StationState.NOT_YET;
   }
 
   private static StationState bench(JobFile file) {
@@ -195,6 +188,14 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (step.isPresent()) {
       return act(step.get());
     }
+    for (Verdict verdict : List.of(Verdict.FAILS, Verdict.NOT_YET)) {
+      for (Fitting.Finding finding : file.fitting()) {
+        if (finding.verdict() == verdict) {
+          return new NextAct(
+              Station.CAB, finding.topic().name().toLowerCase(Locale.ROOT), finding.words(), "");
+        }
+      }
+    }
     if (braked && sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE) {
       return new NextAct(Station.BREAKAWAY, "kit", "Fit a breakaway and enter its battery", "");
     }
@@ -237,12 +238,11 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
 
   private static NextAct figure(RigField field, String verb) {
     String what =
-        field.label().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
-            + field.label().substring(1);
+        field.label().substring(0, 1).toLowerCase(Locale.ROOT) + field.label().substring(1);
     return new NextAct(
         Station.RIG,
         org.jexel.app.rig.RigCards.cardOf(field),
-        verb + field.subject().label().toLowerCase(java.util.Locale.ROOT) + ", " + what,
+        verb + field.subject().label().toLowerCase(Locale.ROOT) + ", " + what,
         "");
   }
 }

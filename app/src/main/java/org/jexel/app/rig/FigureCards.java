@@ -13,6 +13,7 @@ import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
+import org.jexel.core.cab.BreakerChoice;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Choice;
 import org.jexel.core.rig.Entry;
@@ -89,7 +90,7 @@ public class FigureCards {
           FieldText.read(field, draft.get().typed(), field.usual(), sheet.catalog(), file.units());
       problem = reading.problem();
       if (problem == null) {
-        problem = inconsistent(sheet, key, reading.entry());
+        problem = inconsistent(file, sheet, key, reading.entry());
       }
       if (problem == null && row.isPresent() && row.get().id() != draft.get().seenId()) {
         theirs = theirs(file, key, row.get(), shown);
@@ -154,7 +155,12 @@ public class FigureCards {
   }
 
   /** Why an entry cannot stand beside the other figures, or null. */
-  private static String inconsistent(RigSheet sheet, FieldKey key, Entry entry) {
+  private static String inconsistent(JobFile file, RigSheet sheet, FieldKey key, Entry entry) {
+    if (key.field() == RigField.BREAKER_FITTED) {
+      return file.controllerFeed()
+          .flatMap(feed -> BreakerChoice.above(entry.si(), feed.feed().size().amps()))
+          .orElse(null);
+    }
     Map<FieldKey, Entry> changed = new HashMap<>(sheet.entries());
     changed.put(key, entry);
     return RigConsistency.of(new RigSheet(changed, sheet.catalog())).stream()
@@ -220,7 +226,8 @@ public class FigureCards {
     }
     FieldText.Reading reading =
         FieldText.read(key.field(), text, from, sheet.catalog(), file.units());
-    boolean fits = reading.problem() == null && inconsistent(sheet, key, reading.entry()) == null;
+    boolean fits =
+        reading.problem() == null && inconsistent(file, sheet, key, reading.entry()) == null;
     if (!fits || seen != now) {
       drafts.keep(file.job(), person, card.id(), key.code(), text, seen);
       return sheet;

@@ -94,7 +94,8 @@ public enum RigCards {
       GAIN_LEAST,
       GAIN_GREATEST,
       GAIN_STEP,
-      CONTROLLER_DROP);
+      CONTROLLER_DROP,
+      BREAKER_FITTED);
 
   private final String id;
   private final String title;

@@ -9,6 +9,8 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import java.util.Optional;
+import org.jexel.app.workshop.ControllerEntry;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.rig.Subject;
 
@@ -26,6 +28,10 @@ public class RigPart {
   private Subject subject;
 
   private String label;
+
+  /** Of a controller: the model in the workshop's library, where somebody said which it is. */
+  @ManyToOne(fetch = FetchType.LAZY)
+  private ControllerEntry model;
 
   @Version private int version;
 
@@ -47,5 +53,14 @@ public class RigPart {
 
   public String label() {
     return label;
+  }
+
+  public Optional<ControllerEntry> model() {
+    return Optional.ofNullable(model);
+  }
+
+  /** Says which model this controller is. */
+  public void is(ControllerEntry said) {
+    this.model = said;
   }
 }

@@ -1,10 +1,12 @@
 package org.jexel.core.cab;
 
 import java.util.List;
+import java.util.Optional;
 import org.jexel.core.harness.Protection;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
 /**
@@ -23,6 +25,19 @@ public record BreakerChoice(
   /** Fails when the wire would burn before the breaker opens. */
   public Verdict verdict() {
     return wireCarries ? Verdict.HOLDS : Verdict.FAILS;
+  }
+
+  /** Why a breaker of this size cannot protect a wire that carries so much; empty if it can. */
+  public static Optional<String> above(double breakerAmps, double wireAmps) {
+    return breakerAmps <= wireAmps
+        ? Optional.empty()
+        : Optional.of(
+            "%s is above the %s that the feed’s wire carries: the wire would burn first. At most %s here."
+                .formatted(amps(breakerAmps), amps(wireAmps), amps(Protection.mostFor(wireAmps))));
+  }
+
+  private static String amps(double rating) {
+    return Measure.RATING.text(rating, UnitSystem.METRIC);
   }
 
   /**

@@ -20,4 +20,13 @@ public final class Protection {
     }
     return STANDARD[STANDARD.length - 1];
   }
+
+  /** Greatest standard rating that protects a wire that carries so much, A; the least if none. */
+  public static double mostFor(double wireAmps) {
+    double most = STANDARD[0];
+    for (double rating : STANDARD) {
+      most = rating <= wireAmps ? rating : most;
+    }
+    return most;
+  }
 }

@@ -33,7 +33,9 @@ public enum Measure {
   PLAIN(Unit.ONE, 2, Unit.ONE, 2),
   FINE(Unit.ONE, 3, Unit.ONE, 3),
   /** A mark of a controller's scale: no decimals beyond those it has. */
-  GAIN(Unit.ONE, 2, Unit.ONE, 2);
+  GAIN(Unit.ONE, 2, Unit.ONE, 2),
+  /** What is stamped on a fuse or breaker: no decimals beyond those it has. */
+  RATING(Unit.AMPERE, 1, Unit.AMPERE, 1);
 
   private final Unit metric;
   private final int metricDecimals;
@@ -59,7 +61,7 @@ public enum Measure {
     int decimals = system == UnitSystem.METRIC ? metricDecimals : usDecimals;
     BigDecimal rounded =
         BigDecimal.valueOf(unit(system).fromSi(si)).setScale(decimals, RoundingMode.HALF_UP);
-    if (this == GAIN) {
+    if (this == GAIN || this == RATING) {
       rounded = rounded.stripTrailingZeros();
     }
     return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString();

@@ -16,6 +16,16 @@ public enum ControllerKind implements Option {
     this.label = label;
   }
 
+  /** Senses the rig's own deceleration, so the way it is mounted matters. */
+  public boolean sensesMotion() {
+    return this == UNDER_DASH || this == REMOTE_KNOB || this == WIRELESS;
+  }
+
+  /** Wakes by a stop signal that somebody has to find; the others read the vehicle or the plug. */
+  public boolean takesStopSignal() {
+    return this == UNDER_DASH || this == REMOTE_KNOB || this == TIMED;
+  }
+
   @Override
   public String label() {
     return label;

@@ -109,6 +109,7 @@ final class Defaults {
               "a tenth on the tongue when empty");
       case WEIGHED_TONGUE, WEIGHED_AXLES ->
           Assumption.of(Double.NaN, "computed until it is weighed");
+      case BREAKER_FITTED -> Assumption.of(Double.NaN, "none seen yet");
       case LAMP_RETURN ->
           Assumption.of(LampReturn.OWN_CONDUCTOR, "a frame is a poor and rusting conductor");
       case BRAKE_FEED -> Assumption.of(BrakeFeed.TRUNK, "one run, across each axle");

@@ -87,7 +87,8 @@ public enum RigField {
   GAIN_LEAST(CONTROLLER, "Scale, least", Measure.GAIN, 0, 50, 0, PLATE),
   GAIN_GREATEST(CONTROLLER, "Scale, greatest", Measure.GAIN, 0.5, 100, 0, PLATE),
   GAIN_STEP(CONTROLLER, "Scale, one step", Measure.GAIN, 0.1, 10, 0, PLATE),
-  CONTROLLER_DROP(CONTROLLER, "Lost at full output", Measure.VOLTS, 0, 2, 0.5, MEASURED);
+  CONTROLLER_DROP(CONTROLLER, "Lost at full output", Measure.VOLTS, 0, 2, 0.5, MEASURED),
+  BREAKER_FITTED(CONTROLLER, "Breaker in the feed, as fitted", Measure.RATING, 1, 200, 0, PLATE);
 
   /** Where the options of a field come from when they are data, not an enum. */
   public enum Catalog {
@@ -211,6 +212,6 @@ public enum RigField {
 
   /** Left open when not entered, since it replaces a computed figure. */
   public boolean optional() {
-    return this == WEIGHED_TONGUE || this == WEIGHED_AXLES;
+    return this == WEIGHED_TONGUE || this == WEIGHED_AXLES || this == BREAKER_FITTED;
   }
 }

@@ -1,0 +1,60 @@
+package org.jexel.app.cab;
+
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.rig.FigureCards;
+import org.jexel.app.rig.RigPartRepository;
+import org.jexel.app.workshop.ControllerEntry;
+import org.jexel.app.workshop.ControllerLibrary;
+import org.jexel.core.cab.ControllerModel;
+import org.jexel.core.quantity.Provenance;
+import org.jexel.core.rig.Entry;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.RigField;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Says which model of the library a job's controller is. */
+@Service
+public class CabModels {
+  private final ControllerLibrary library;
+  private final RigPartRepository parts;
+  private final FigureCards figures;
+  private final JobFiles files;
+
+  CabModels(
+      ControllerLibrary library, RigPartRepository parts, FigureCards figures, JobFiles files) {
+    this.library = library;
+    this.parts = parts;
+    this.figures = figures;
+    this.files = files;
+  }
+
+  /**
+   * Takes kind and scale from the model; its limits, leads and plug are read from the library
+   * itself.
+   *
+   * @param id of the entry; 0 to take it back
+   */
+  @Transactional
+  public void take(JobFile file, long id) {
+    ControllerEntry entry = id == 0 ? null : library.entry(file.person(), id);
+    parts.findById(file.job().controller().id()).orElseThrow().is(entry);
+    if (entry != null) {
+      ControllerModel model = entry.model();
+      figures.enter(
+          file,
+          FieldKey.of(RigField.CONTROLLER_KIND),
+          Entry.choice(model.kind().name(), Provenance.PLATE));
+      number(file, RigField.GAIN_LEAST, model.least());
+      number(file, RigField.GAIN_GREATEST, model.greatest());
+      number(file, RigField.GAIN_STEP, model.step());
+    }
+    parts.flush();
+    files.refresh(file.job().ref(), file.person());
+  }
+
+  private void number(JobFile file, RigField field, double value) {
+    figures.enter(file, FieldKey.of(field), Entry.number(value, Provenance.PLATE));
+  }
+}
