@@ -99,7 +99,10 @@ class CabController {
     Map<String, String> typed = file.cabNote(open);
     switch (open) {
       case "supply" -> view.put("supply", supply(file));
-      case "signal" -> view.put("signal", SignalCard.of(file, typed));
+      case "signal" -> {
+        view.put("signal", SignalCard.of(file, typed));
+        view.put("takesSignal", kind(file).takesStopSignal());
+      }
       case "plug" -> view.put("plug", CabFound.plug(file));
       case "mounting" -> {
         view.put("mount", CabFound.mounting(file));
@@ -134,7 +137,9 @@ class CabController {
 
   private static List<Card> cards(JobFile file) {
     Map<String, Verdict> stands = new HashMap<>();
-    file.fitting().forEach(f -> stands.merge(topic(f), f.verdict(), Verdict::and));
+    for (Fitting.Finding finding : file.fitting()) {
+      Fitting.stands(file.fitting(), finding.topic()).ifPresent(v -> stands.put(topic(finding), v));
+    }
     List<Card> cards = new ArrayList<>();
     String model = file.model().map(ControllerModel::label).orElse("kind, scale, breaker");
     for (String[] c :

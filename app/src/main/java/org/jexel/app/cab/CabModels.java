@@ -38,6 +38,7 @@ public class CabModels {
    */
   @Transactional
   public void take(JobFile file, long id) {
+    files.hold(file);
     ControllerEntry entry = id == 0 ? null : library.entry(file.person(), id);
     parts.findById(file.job().controller().id()).orElseThrow().is(entry);
     if (entry != null) {

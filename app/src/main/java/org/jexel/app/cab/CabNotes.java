@@ -33,6 +33,7 @@ public class CabNotes {
   /** Keeps what was typed, and works out anew how the job stands. */
   @Transactional
   public void take(JobFile file, String card, Map<String, String> fields) {
+    files.hold(file);
     String content = encode(fields);
     if (!content.equals(encode(file.cabNote(card))) && content.length() <= LONGEST) {
       notes.save(new CabNote(file.job(), card, content, file.person(), clock.instant()));

@@ -80,7 +80,10 @@ final class CabLayer {
         "end",
         "breaker %s, feed %s"
             .formatted(Measure.RATING.text(amps, file.units()), feed.get().feed().size().label()));
-    point(Fitting.Topic.SIGNAL, tap(), tap()[0], "end", tapWords());
+    ControllerKind kind = sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+    if (kind.takesStopSignal()) {
+      point(Fitting.Topic.SIGNAL, tap(), tap()[0], monitored() ? "start" : "end", tapWords());
+    }
     point(
         Fitting.Topic.MOUNTING,
         new double[] {box[0], box[1]},
@@ -145,11 +148,7 @@ final class CabLayer {
 
   private void point(
       Fitting.Topic topic, double[] point, double foot, String anchor, String label) {
-    Optional<Verdict> verdict =
-        file.fitting().stream()
-            .filter(f -> f.topic() == topic)
-            .map(Fitting.Finding::verdict)
-            .reduce(Verdict::and);
+    Optional<Verdict> verdict = Fitting.stands(file.fitting(), topic);
     boolean fitted =
         sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class) != ControllerKind.NONE;
     if (verdict.isPresent() && fitted) {

@@ -4,6 +4,7 @@ import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import org.jexel.core.rig.BatteryPlace;
+import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
@@ -167,8 +168,13 @@ final class RigDrawing {
     };
   }
 
-  /** Where the controller hangs, under the dash on the driver's side. */
+  /**
+   * Where the controller hangs: under the dash on the driver's side; a wireless one by the socket.
+   */
   double[] controller() {
+    if (sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class) == ControllerKind.WIRELESS) {
+      return new double[] {-0.45, 0.3};
+    }
     return new double[] {
       -sheet.si(RigField.REAR_OVERHANG) - sheet.si(RigField.WHEELBASE) + 1.3, 0.22
     };

@@ -73,6 +73,7 @@ public class PlanMoves {
    */
   @Transactional
   public JobFile move(JobFile file, String name, double x, double y) {
+    files.hold(file);
     Optional<PlanDrawing.Part> part =
         parts(file).stream().filter(p -> p.name().equals(name)).findFirst();
     if (part.isEmpty() || !Double.isFinite(x) || !Double.isFinite(y)) {
@@ -114,6 +115,7 @@ public class PlanMoves {
    */
   @Transactional
   public JobFile undo(JobFile file) {
+    files.hold(file);
     Optional<PlanMove> last = moves.findFirstByJobIdAndUndoneFalseOrderByIdDesc(file.job().id());
     if (last.isEmpty()) {
       return file;

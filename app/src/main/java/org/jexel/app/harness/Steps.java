@@ -22,6 +22,7 @@ public class Steps {
   /** Ticks or unticks a step of this job; a step that it has not is left alone. */
   @Transactional
   public void tick(JobFile file, String step, boolean done) {
+    files.hold(file);
     boolean known = file.steps().stream().anyMatch(s -> s.id().equals(step));
     boolean now = file.tick(step).map(StepTick::done).orElse(false);
     if (known && now != done) {

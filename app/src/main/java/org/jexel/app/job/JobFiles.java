@@ -17,6 +17,7 @@ import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.rig.Lamp;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.server.ResponseStatusException;
 
@@ -73,12 +74,22 @@ public class JobFiles {
   }
 
   /**
+   * Lets nobody else change this job until the transaction ends. The first thing that an act does:
+   * two acts at once then follow each other, and the second sees what the first left.
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void hold(JobFile file) {
+    jobs.hold(file.person().workshop().id(), file.job().ref());
+  }
+
+  /**
    * Works the station states and the next act out anew and stores them for the board.
    *
    * @return the job as it stands now
    */
   @Transactional
   public JobFile refresh(String ref, Person person) {
+    jobs.hold(person.workshop().id(), ref);
     Job job = find(ref, person);
     JobFile file = read(job, person);
     job.stand(file.progress(), clock.instant());

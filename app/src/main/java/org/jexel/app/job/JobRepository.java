@@ -14,6 +14,12 @@ public interface JobRepository extends JpaRepository<Job, Long> {
           + " left join fetch c.model where j.workshop.id = :workshop and j.ref = :ref")
   Optional<Job> find(Long workshop, String ref);
 
+  /** Locks the job's row until the transaction ends. */
+  @Query(
+      value = "select id from job where workshop_id = :workshop and ref = :ref for update",
+      nativeQuery = true)
+  Optional<Long> hold(long workshop, String ref);
+
   @Query(
       value =
           "select j from Job j where j.workshop.id = :workshop"

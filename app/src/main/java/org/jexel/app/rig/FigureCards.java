@@ -179,6 +179,7 @@ public class FigureCards {
    */
   @Transactional
   public void take(RigCards card, JobFile file, Map<String, String> typed) {
+    files.hold(file);
     String settle = typed.getOrDefault("settle", "");
     RigSheet sheet = file.rig().sheet();
     for (FieldKey key : keys(card, file)) {

@@ -96,6 +96,7 @@ public class LampCards {
    */
   @Transactional
   public void take(JobFile file, Map<String, String> typed) {
+    files.hold(file);
     for (Lamp lamp : file.rig().lamps()) {
       Lamp said =
           lamp.with(
@@ -140,6 +141,7 @@ public class LampCards {
   /** Adds a lamp; returns why not, or null. */
   @Transactional
   public String add(JobFile file, String role, String side, String place) {
+    files.hold(file);
     Parsed parsed =
         place.isBlank()
             ? new Parsed.Misread("Say how far behind the ball it sits.")

@@ -89,6 +89,7 @@ public class LoadCards {
    */
   @Transactional
   public void add(JobFile file, Map<String, String> typed, String requestKey) {
+    files.hold(file);
     Map<String, String> problems = problems(file, typed);
     if (!problems.isEmpty()) {
       typed.forEach((field, text) -> drafts.keep(file.job(), file.person(), FORM, field, text, 1));
@@ -122,6 +123,7 @@ public class LoadCards {
 
   @Transactional
   public void remove(JobFile file, long id) {
+    files.hold(file);
     lines
         .findById(id)
         .filter(line -> line.job().id().equals(file.job().id()))

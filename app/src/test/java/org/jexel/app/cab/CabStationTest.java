@@ -7,6 +7,11 @@ import java.awt.geom.Point2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.contentstream.PDFGraphicsStreamEngine;
 import org.apache.pdfbox.cos.COSName;
@@ -101,6 +106,78 @@ class CabStationTest {
   }
 
   @Test
+  void whatTheCardsFoundIsTheStationsState() throws Exception {
+    String ref = electrician.newJob("Turned", "ELECTRIC", "1");
+    electrician.post(
+        "/jobs/" + ref + "/figures/controller",
+        Map.of("CONTROLLER_KIND.0", "UNDER_DASH", "CONTROLLER_KIND.0.was", ""));
+    post(ref, "mounting", Map.of("yaw", "25", "pitch", "0", "roll", "0"));
+    assertThat(state(ref)).isEqualTo("fails");
+    post(ref, "mounting", Map.of("yaw", "2", "pitch", "0", "roll", "0"));
+    assertThat(state(ref)).isEqualTo("under way");
+  }
+
+  private String state(String ref) throws Exception {
+    Matcher rail =
+        Pattern.compile("Cab</span></span>\\s*<span class=\"st-state [a-z-]+\">([a-z ]+)</span>")
+            .matcher(card(ref, "mounting"));
+    assertThat(rail.find()).isTrue();
+    return rail.group(1);
+  }
+
+  @Test
+  void aBreakerAboveTheWiresCurrentIsRefusedBesideItsField() throws Exception {
+    electrician.post(
+        "/jobs/J1006/figures/controller",
+        Map.of("BREAKER_FITTED.0", "60", "BREAKER_FITTED.0.was", ""));
+    assertThat(card("J1006", "controller"))
+        .contains("value=\"60\"")
+        .contains("60 A is above the")
+        .contains("the wire would burn first");
+    electrician.post(
+        "/jobs/J1006/figures/controller",
+        Map.of("BREAKER_FITTED.0", "20", "BREAKER_FITTED.0.was", "60"));
+    assertThat(card("J1006", "controller")).doesNotContain("is above the");
+  }
+
+  @Test
+  void aModelOfTheLibraryGivesTheJobItsScaleLimitsLeadsAndPlug() throws Exception {
+    String ref = electrician.newJob("Modelled", "ELECTRIC", "2");
+    Matcher entry =
+        Pattern.compile("<option value=\"(\\d+)\">Rowan, remote knob")
+            .matcher(card(ref, "controller"));
+    assertThat(entry.find()).isTrue();
+    electrician.post("/jobs/" + ref + "/cab/model", Map.of("model", entry.group(1)));
+    assertThat(card(ref, "controller")).contains("from the plate").contains("9 to 16 V");
+    assertThat(card(ref, "mounting")).contains("placeholder=\"15\"").contains("placeholder=\"30\"");
+    assertThat(card(ref, "supply")).contains("brake output").contains("RD");
+    assertThat(card(ref, "plug")).contains("from the library").contains("1 stop\n2 earth");
+    assertThat(
+            electrician.post("/jobs/" + ref + "/cab/model", Map.of("model", "999999")).getStatus())
+        .isEqualTo(404);
+  }
+
+  @Test
+  void actsAtTheSameMomentFollowEachOther() throws Exception {
+    String ref = electrician.newJob("At once", "ELECTRIC", "1");
+    ExecutorService hands = Executors.newFixedThreadPool(4);
+    List<Future<Integer>> answers = new ArrayList<>();
+    for (int i = 0; i < 12; i++) {
+      String yaw = String.valueOf(i);
+      answers.add(
+          hands.submit(
+              () ->
+                  new Walker(mvc, "electrician")
+                      .post("/jobs/" + ref + "/cab/mounting", Map.of("yaw", yaw))
+                      .getStatus()));
+    }
+    for (Future<Integer> answer : answers) {
+      assertThat(answer.get()).isEqualTo(302);
+    }
+    hands.shutdown();
+  }
+
+  @Test
   void theTemplateIsTrueToATenthOfAMillimetre() throws Exception {
     post(
         "J1006",
@@ -146,7 +223,7 @@ class CabStationTest {
     assertThat(card("J1001", "supply"))
         .contains("battery to controller")
         .contains("controller to the brake pin")
-        .contains("the colour changes here: measure");
+        .contains("the colour changes: measure");
     assertThat(electrician.answer("/jobs/J1001/cab/template.pdf").getStatus()).isEqualTo(400);
     assertThat(electrician.post("/jobs/J1001/cab/nonsense", Map.of()).getStatus()).isEqualTo(404);
   }

@@ -118,6 +118,10 @@ class NextActTest {
     for (var check : file.checks()) {
       electrician.read(ref, check.id(), electrician.expected(ref, check.id()));
     }
+    assertThat(progress(ref).next().station()).isEqualTo(Station.CAB);
+    assertThat(progress(ref).next().text()).isEqualTo("Read its scale: greatest mark and step.");
+    enter(ref, "controller", "GAIN_GREATEST.0", "10");
+    enter(ref, "controller", "GAIN_STEP.0", "0.5");
     assertThat(progress(ref).next().station()).isEqualTo(Station.BREAKAWAY);
     enter(ref, "connection", "BREAKAWAY_KIT.0", "OWN_BATTERY");
     assertThat(progress(ref).next().station()).isEqualTo(Station.ROAD);

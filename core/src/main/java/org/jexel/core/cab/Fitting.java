@@ -64,6 +64,21 @@ public final class Fitting {
             EnumSet.noneOf(Clearance.class));
   }
 
+  /**
+   * How a topic stands by its findings: what fails or is still to be looked at outweighs what
+   * holds.
+   *
+   * @return empty without a finding
+   */
+  public static Optional<Verdict> stands(List<Finding> findings, Topic topic) {
+    List<Verdict> verdicts =
+        findings.stream().filter(f -> f.topic() == topic).map(Finding::verdict).toList();
+    Optional<Verdict> worst = verdicts.stream().reduce(Verdict::and);
+    return worst.filter(v -> v != Verdict.FAILS).isPresent() && verdicts.contains(Verdict.NOT_YET)
+        ? Optional.of(Verdict.NOT_YET)
+        : worst;
+  }
+
   private final Rig rig;
   private final Found found;
   private final ControllerKind kind;

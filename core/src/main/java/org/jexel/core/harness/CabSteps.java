@@ -91,18 +91,22 @@ final class CabSteps {
         List.of("meter", "terminal tool"),
         10,
         "");
+    supply("controller");
+    powerUp();
+  }
+
+  private void supply(String to) {
     double breaker = scope.harness().protection(PinFunction.BRAKE);
     String wire =
         scope.harness().feed(PinFunction.BRAKE).map(span -> span.size().label()).orElse("thick");
     add(
         "cab.supply",
         "Run the supply, breaker by the battery",
-        "%s from the battery to the controller, breaker of %.0f A within a hand's breadth of the battery, battery side towards it. Leave the battery off."
-            .formatted(wire, breaker),
+        "%s from the battery to the %s, breaker of %.0f A within a hand's breadth of the battery, battery side towards it. Leave the battery off."
+            .formatted(wire, to, breaker),
         List.of("cutters", "ratchet crimper", "grommets"),
         45,
         "An unprotected run through the bulkhead burns: breaker first, battery last.");
-    powerUp();
   }
 
   private void panel() {
@@ -126,10 +130,11 @@ final class CabSteps {
     add(
         "cab.unit",
         "Mount the unit on trailer or socket",
-        "Upright, in line with travel, out of spray; feed it from the charge pin's side and keep its earth short.",
+        "Upright, in line with travel, out of spray, in open sight of the cab.",
         List.of("spanner", "level"),
         20,
         "");
+    supply("unit");
     add(
         "cab.pair",
         "Pair it with the driver's phone or knob",

@@ -15,6 +15,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampReturn;
@@ -40,8 +41,11 @@ public final class HarnessPlanner {
   /** Design current of a charge feed, A. */
   private static final double CHARGE_AMPS = 10;
 
-  /** The part of the vehicle's run that lies before the controller. */
-  private static final double CONTROLLER_AT = 0.4;
+  /** The part of the vehicle's run that lies before a controller at the dash. */
+  private static final double AT_THE_DASH = 0.4;
+
+  /** The same before a wireless unit, which sits at the socket. */
+  private static final double AT_THE_SOCKET = 0.95;
 
   private static final double ZERO = 0.001;
 
@@ -102,9 +106,11 @@ public final class HarnessPlanner {
     String name = function == PinFunction.EARTH ? "earth" : function.label();
     double run = rig.sheet().si(RigField.FEED_RUN);
     if (function == PinFunction.BRAKE) {
-      span(name, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, CONTROLLER_AT * run);
+      ControllerKind kind = rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+      double at = kind == ControllerKind.WIRELESS ? AT_THE_SOCKET : AT_THE_DASH;
+      span(name, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, at * run);
       root = Harness.CONTROLLER_OUT;
-      run = (1 - CONTROLLER_AT) * run;
+      run = (1 - at) * run;
     }
     span(name, function, Duty.VEHICLE, root, "sock_" + id, run);
     join(

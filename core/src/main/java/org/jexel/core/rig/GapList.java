@@ -33,7 +33,16 @@ public final class GapList {
               "Choose a connector with a brake pin on both halves.",
               Verdict.FAILS));
     }
-    if (!tow.takes(planned)) {
+    if (bridged(rig)) {
+      gaps.add(
+          new Gap(
+              "A wireless unit between the halves",
+              "%s on the vehicle has no brake pin; the unit takes its lamps in and gives %s out."
+                  .formatted(tow.label(), planned.label()),
+              "Run a fused feed and an earth from the battery to the unit; what %s lacks stays dead: %s."
+                  .formatted(tow.label(), missing(tow, planned, PinFunction.BRAKE)),
+              Verdict.WATCH));
+    } else if (!tow.takes(planned)) {
       gaps.add(
           new Gap(
               "Socket on the vehicle",
@@ -50,7 +59,7 @@ public final class GapList {
                   .formatted(plug.label(), planned.label()),
               "New cord and plug; conductors to add: %s.".formatted(missing(plug, planned)),
               Verdict.WATCH));
-    } else if (!tow.takes(plug)) {
+    } else if (!tow.takes(plug) && !bridged(rig)) {
       gaps.add(
           new Gap(
               "The halves do not mate",
@@ -69,11 +78,19 @@ public final class GapList {
     }
   }
 
-  private static String missing(Connector present, Connector planned) {
+  /** A wireless unit sits at the socket and makes the brake output itself. */
+  private static boolean bridged(Rig rig) {
+    return rig.hasElectricBrakes()
+        && rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class)
+            == ControllerKind.WIRELESS
+        && !rig.towConnector().has(PinFunction.BRAKE);
+  }
+
+  private static String missing(Connector present, Connector planned, PinFunction... but) {
     List<String> names =
         planned.pins().stream()
             .map(pin -> pin.function())
-            .filter(function -> !present.has(function))
+            .filter(function -> !present.has(function) && !List.of(but).contains(function))
             .map(PinFunction::label)
             .toList();
     return names.isEmpty() ? "none" : String.join(", ", names);

@@ -113,8 +113,8 @@ class PresetsTest {
     assertThat(steps(kind("REMOTE_KNOB"), Wish.NEW_CONTROLLER))
         .containsSubsequence("cab.panel", "cab.module", "cab.signal", "cab.supply", "cab.power");
     assertThat(steps(kind("WIRELESS"), Wish.NEW_CONTROLLER))
-        .containsSubsequence("cab.unit", "cab.pair", "cab.power")
-        .doesNotContain("cab.signal", "cab.supply");
+        .containsSubsequence("cab.unit", "cab.supply", "cab.pair", "cab.power")
+        .doesNotContain("cab.signal");
     assertThat(steps(kind("BUILT_IN"), Wish.NEW_CONTROLLER))
         .contains("cab.power")
         .doesNotContain("cab.supply");
