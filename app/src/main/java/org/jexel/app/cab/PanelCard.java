@@ -1,9 +1,11 @@
 package org.jexel.app.cab;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.core.cab.BundleHole;
+import org.jexel.core.cab.CutOut;
 import org.jexel.core.cab.Drills;
 import org.jexel.core.cab.PanelCentre;
 import org.jexel.core.quantity.Fraction;
@@ -18,6 +20,7 @@ import org.jexel.core.quantity.UnitSystem;
  * @param spindle drills near the spindle's hole; empty without one
  * @param lamp drills near the lamp's hole; empty without one
  * @param bundle null without cables
+ * @param cut null without a cut-out
  */
 record PanelCard(
     Map<String, String> typed,
@@ -25,7 +28,9 @@ record PanelCard(
     PanelCentre centre,
     List<Drills.Drill> spindle,
     List<Drills.Drill> lamp,
-    BundleHole bundle) {
+    BundleHole bundle,
+    CutOut cut) {
+  private static final List<String> CUT = List.of("cutWidth", "cutHeight", "cutLeft", "cutTop");
 
   static PanelCard of(Map<String, String> typed) {
     Map<String, String> problems = new LinkedHashMap<>();
@@ -46,7 +51,23 @@ record PanelCard(
         centre,
         drills(typed, "spindle", problems),
         drills(typed, "lamp", problems),
-        bundle(typed, problems));
+        bundle(typed, problems),
+        cut(typed, width, problems));
+  }
+
+  private static CutOut cut(
+      Map<String, String> typed, Fraction panel, Map<String, String> problems) {
+    List<Fraction> sizes = new ArrayList<>();
+    CUT.forEach(field -> sizes.add(length(typed, field, problems)));
+    if (sizes.contains(null)) {
+      return null;
+    }
+    try {
+      return CutOut.of(panel, sizes.get(0), sizes.get(1), sizes.get(2), sizes.get(3));
+    } catch (IllegalArgumentException e) {
+      problems.put("cutLeft", e.getMessage());
+      return null;
+    }
   }
 
   /** An inch fraction exactly, or millimetres to the nearest 64th. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.awt.geom.Point2D;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
@@ -101,6 +102,17 @@ class CabStationTest {
         .contains("3 11/16 in")
         .contains("mark off by 1/32 in")
         .contains("circle around it 12.9 mm");
+    Map<String, String> cut =
+        Map.of("width", "7 3/8", "cutWidth", "2 1/4", "cutHeight", "1", "cutTop", "3/4");
+    Map<String, String> placed = new HashMap<>(cut);
+    placed.put("cutLeft", "1 1/2");
+    post("J1004", "panel", placed);
+    assertThat(card("J1004", "panel"))
+        .contains("lines at 1 1/2 in and 3 3/4 in from the left, 3/4 in and 1 3/4 in from the top")
+        .contains("3 5/8 in stay to the right edge");
+    placed.put("cutLeft", "5");
+    post("J1004", "panel", placed);
+    assertThat(card("J1004", "panel")).contains("It ends 7 1/4 in from the left");
     post("J1004", "panel", Map.of("width", "3/0"));
     assertThat(card("J1004", "panel")).contains("is no fraction").contains("value=\"3/0\"");
   }
