@@ -150,8 +150,11 @@ class BrowserTest {
 
     browser.await("the covers", () -> browser.path().contains("/harness"));
     browser.at(".step.current .tick").sendKeys(Keys.ENTER);
+    browser.await("the cab", () -> browser.text(".next-where").equals("Cab"));
+    cab();
     browser.await("the road", () -> browser.text(".next-where").equals("Road"));
-    browser.press("n");
+    browser.press(Keys.ESCAPE);
+    browser.at("body").sendKeys("n");
     browser.await("the road", () -> browser.path().contains("/road"));
     stop("FIRM", "29.5");
     browser.await("the next gain", () -> browser.text("#card-stop h2").contains("7.5"));
@@ -173,6 +176,39 @@ class BrowserTest {
     assertThat(browser.path()).contains(job);
     assertThat(browser.strangers()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
+  }
+
+  /** Model, stop signal, angles and clear places: what the next act asks for, one by one. */
+  private void cab() {
+    browser.press(Keys.ESCAPE);
+    browser.at("body").sendKeys("n");
+    browser.await("the controller", () -> browser.has("#cab-model"));
+    browser.at("#cab-model").sendKeys("Larch");
+    browser.at("#cab-model").sendKeys(Keys.ENTER);
+    browser.await("its scale", () -> browser.text("#next-act").contains("stop signal"));
+    browser.press(Keys.ESCAPE);
+    browser.at("body").sendKeys("n");
+    browser.await("the stop signal", () -> browser.has("#signal-up-1"));
+    browser.at("#signal-up-1").sendKeys("0");
+    browser.at("#signal-down-1").sendKeys("12,4", Keys.ENTER);
+    browser.await("the wire", () -> browser.text("#next-act").contains("angles"));
+    browser.press(Keys.ESCAPE);
+    browser.at("body").sendKeys("n");
+    browser.await("the mounting", () -> browser.has("#mount-yaw"));
+    browser.at("#mount-yaw").sendKeys("3", Keys.ENTER);
+    browser.await("the angles", () -> browser.text("#next-act").contains("7 of 7 places"));
+    String[] places = {"AIRBAG", "PEDALS", "COLUMN", "HEAT", "KNEES", "STIFF", "REACH"};
+    for (int i = 1; i <= places.length; i++) {
+      String left = (places.length - i) + " of 7";
+      browser.at("#clear-" + places[i - 1]).sendKeys(Keys.SPACE);
+      boolean last = i == places.length;
+      browser.await(
+          "a clear place", () -> last ? !onTheCab() : browser.text("#next-act").contains(left));
+    }
+  }
+
+  private boolean onTheCab() {
+    return browser.text(".next-where").equals("Cab");
   }
 
   /** Reads the open check at its expected value, typed with a decimal comma. */

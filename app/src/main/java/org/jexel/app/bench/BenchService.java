@@ -1,6 +1,8 @@
 package org.jexel.app.bench;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.UUID;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -59,18 +61,19 @@ public class BenchService {
    *
    * @param seen newest reading of this check when the page was made, 0 if there was none; another
    *     one since is shown first
+   * @return whether a reading stands by this request
    */
-  public void record(JobFile file, Check check, String typed, long seen, String requestKey) {
+  public boolean record(JobFile file, Check check, String typed, long seen, String requestKey) {
     Reading newest = file.newestReadings().get(check.id());
     long now = newest == null ? 0 : newest.id();
     boolean repeated = readings.existsByRequestKey(requestKey);
     if (repeated) {
-      return;
+      return true;
     }
     Typed value = read(check, typed, file.units());
     if (value.problem() != null || seen != now) {
       drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
-      return;
+      return false;
     }
     try {
       transaction.executeWithoutResult(
@@ -87,10 +90,20 @@ public class BenchService {
                     requestKey));
             drafts.drop(file.job(), file.person(), FORM, check.id());
           });
-    } catch (DataIntegrityViolationException twice) {
-      return;
+    } catch (DataIntegrityViolationException refused) {
+      if (!readings.existsByRequestKey(requestKey)) {
+        throw refused;
+      }
+      return true;
     }
     files.refresh(file.job().ref(), file.person());
+    return true;
+  }
+
+  /** One request that records several checks has a key of its own for each. */
+  public static String key(String request, Check check) {
+    String both = request + " " + check.id();
+    return UUID.nameUUIDFromBytes(both.getBytes(StandardCharsets.UTF_8)).toString();
   }
 
   void draft(JobFile file, Check check, String typed, long seen) {

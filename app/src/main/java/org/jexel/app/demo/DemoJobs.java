@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.bench.BenchService;
@@ -28,6 +29,9 @@ import org.jexel.app.workshop.ControllerLibrary;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Step;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
@@ -146,6 +150,9 @@ class DemoJobs {
               .orElseThrow(() -> new IllegalStateException(ref + " has no " + read.check()));
       bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
     }
+    for (String round : rig.rounds()) {
+      round(ref, round, rig.hidden(), key, person);
+    }
     n = 0;
     for (DemoRig.Made made : rig.stops()) {
       Map<String, String> typed = new LinkedHashMap<>();
@@ -163,6 +170,25 @@ class DemoJobs {
       road.settle(files.open(ref, person), key + "-settled");
     }
     return ref;
+  }
+
+  /** What somebody sees on one round of a rig with hidden faults. */
+  private void round(String ref, String round, String hidden, String key, Person person) {
+    JobFile file = files.open(ref, person);
+    List<FaultSolver.Change> changes =
+        FaultSolver.changes(RigNetwork.whole(file.rig(), file.harness()), Fault.parse(hidden));
+    for (Check check : file.further()) {
+      if (check.round().equals(round)) {
+        RigNetwork network = check.probing().setup().network(file.rig(), file.harness());
+        double seen = check.probing().read(new FaultSolver(network.network()).solve(changes));
+        bench.record(
+            files.open(ref, person),
+            check,
+            check.measure().number(seen, UnitSystem.METRIC),
+            0,
+            BenchService.key(key, check));
+      }
+    }
   }
 
   /** The figures of one card, as its form would post them. */

@@ -14,6 +14,8 @@ import java.util.Map;
  * @param stops gain, outcome, metres from 40 km/h
  * @param settle whether the advised gain is taken at the end
  * @param wantedLamps slots of lamps still to be fitted
+ * @param hidden faults that nobody knows of yet; empty for a sound rig
+ * @param rounds what somebody saw of them
  */
 record DemoRig(
     Map<String, String> start,
@@ -22,7 +24,20 @@ record DemoRig(
     List<Read> readings,
     List<Made> stops,
     boolean settle,
-    List<String> wantedLamps) {
+    List<String> wantedLamps,
+    String hidden,
+    List<String> rounds) {
+
+  DemoRig(
+      Map<String, String> start,
+      Map<String, String> figures,
+      List<Item> load,
+      List<Read> readings,
+      List<Made> stops,
+      boolean settle,
+      List<String> wantedLamps) {
+    this(start, figures, load, readings, stops, settle, wantedLamps, "", List.of());
+  }
 
   record Item(String name, double kg, double x) {}
 

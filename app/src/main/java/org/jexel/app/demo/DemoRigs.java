@@ -292,7 +292,7 @@ final class DemoRigs {
         List.of());
   }
 
-  /** Bench: the lamps glow wrongly; the tail pin is far too low. */
+  /** Bench: the lamps glow wrongly; the vehicle's socket is sound. */
   private static DemoRig coffee() {
     return new DemoRig(
         start(
@@ -345,11 +345,13 @@ final class DemoRigs {
             new DemoRig.Item("Machine and grinder", 70, 2.2), new DemoRig.Item("Water", 40, 2.7)),
         List.of(
             new DemoRig.Read("supply.battery", 0.1),
-            new DemoRig.Read("socket.tail", -3.2),
+            new DemoRig.Read("socket.tail", 0.3),
             new DemoRig.Read("socket.left", 0.2)),
         List.of(),
         false,
-        List.of());
+        List.of(),
+        "open:wire_earth_rear_left",
+        List.of("look.tail", "look.left"));
   }
 
   /** Handover: everything holds. */

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jexel.app.bench.Reading;
 import org.jexel.app.cab.CabFound;
 import org.jexel.app.cab.CabNote;
@@ -29,6 +30,7 @@ import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Scope;
 import org.jexel.core.harness.Step;
@@ -269,19 +271,53 @@ public final class JobFile {
   }
 
   public List<Check> checks() {
-    return once(
-        "checks",
-        () -> {
-          Reading supply = newestReadings().get("supply.battery");
-          return plans.checks(
-              rig,
-              job.workshop().stock(),
-              supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value()));
-        });
+    return once("checks", () -> plans.checks(rig, job.workshop().stock(), supply()));
   }
 
+  /** Checks beyond the sheet, for whoever looks for a fault. */
+  public List<Check> further() {
+    return once("further", () -> plans.further(rig, job.workshop().stock(), supply()));
+  }
+
+  /** The sheet, and what was read beyond it. */
+  public List<Check> looked() {
+    Set<String> onTheSheet = checks().stream().map(Check::id).collect(Collectors.toSet());
+    if (onTheSheet.containsAll(newestReadings().keySet())) {
+      return checks();
+    }
+    return Stream.concat(
+            checks().stream(),
+            further().stream().filter(check -> newestReadings().containsKey(check.id())))
+        .toList();
+  }
+
+  /** Battery volts as read at the bench; every later check starts from it. */
+  private OptionalDouble supply() {
+    Reading supply = newestReadings().get("supply.battery");
+    return supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value());
+  }
+
+  /** A check of the sheet or beyond it. */
   public Optional<Check> check(String id) {
-    return checks().stream().filter(check -> check.id().equals(id)).findFirst();
+    return Stream.concat(checks().stream(), Stream.of(id).flatMap(i -> further().stream()))
+        .filter(check -> check.id().equals(id))
+        .findFirst();
+  }
+
+  /** What explains the newest readings, and what to read next. */
+  public Diagnosis diagnosis() {
+    return once(
+        "diagnosis",
+        () ->
+            diagnosis(
+                newestReadings().values().stream()
+                    .map(reading -> new Diagnosis.Seen(reading.checkId(), reading.value()))
+                    .toList()));
+  }
+
+  /** The same for other readings of this rig. */
+  public Diagnosis diagnosis(List<Diagnosis.Seen> readings) {
+    return plans.diagnosis(rig, job.workshop().stock(), supply(), readings);
   }
 
   /** How each check stands: its newest reading against the band as it is now computed. */

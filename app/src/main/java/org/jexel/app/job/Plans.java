@@ -2,11 +2,15 @@ package org.jexel.app.job;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
+import org.jexel.core.check.FurtherChecks;
+import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
@@ -14,6 +18,7 @@ import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Component;
 
 /**
@@ -23,6 +28,7 @@ import org.springframework.stereotype.Component;
 @Component
 class Plans {
   private static final int REMEMBERED = 400;
+  private static final int PREDICTED = 12;
 
   private record Wired(Map<FieldKey, Entry> entries, List<Lamp> lamps, List<WireSize> stock) {}
 
@@ -33,6 +39,13 @@ class Plans {
   private final Cache<Checked, List<Check>> checks =
       Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
+  private final Cache<Checked, List<Check>> further =
+      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+  /** Each holds the factored networks of a score of states: some megabytes. */
+  private final Cache<Checked, Predictions> predictions =
+      Caffeine.newBuilder().maximumSize(PREDICTED).build();
+
   Harness harness(Rig rig, List<WireSize> stock) {
     return harnesses.get(wired(rig, stock), key -> HarnessPlanner.plan(rig, stock));
   }
@@ -41,6 +54,35 @@ class Plans {
     return checks.get(
         new Checked(wired(rig, stock), supply),
         key -> CheckSheet.of(rig, harness(rig, stock), supply));
+  }
+
+  List<Check> further(Rig rig, List<WireSize> stock, OptionalDouble supply) {
+    return further.get(
+        new Checked(wired(rig, stock), supply),
+        key -> FurtherChecks.of(rig, harness(rig, stock), supply));
+  }
+
+  /** What explains these readings, by every check that this rig has. */
+  Diagnosis diagnosis(
+      Rig rig, List<WireSize> stock, OptionalDouble supply, List<Diagnosis.Seen> readings) {
+    Predictions known =
+        predictions.get(
+            new Checked(wired(rig, stock), supply),
+            key -> {
+              List<Check> all = new ArrayList<>(checks(rig, stock, supply));
+              all.addAll(further(rig, stock, supply));
+              Rig read =
+                  supply.isPresent()
+                      ? rig.with(
+                          rig.sheet()
+                              .with(FieldKey.of(RigField.ENGINE_OFF_VOLTS), supply.getAsDouble()))
+                      : rig;
+              return Predictions.of(read, harness(rig, stock), all);
+            });
+    // Pairs of faults are added to what is known while a search goes on.
+    synchronized (known) {
+      return Diagnosis.of(known, readings);
+    }
   }
 
   private static Wired wired(Rig rig, List<WireSize> stock) {

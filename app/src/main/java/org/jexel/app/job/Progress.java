@@ -95,7 +95,7 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (file.newestReadings().isEmpty()) {
       return StationState.NOT_YET;
     }
-    List<Verdict> verdicts = file.checks().stream().map(file::verdict).toList();
+    List<Verdict> verdicts = file.looked().stream().map(file::verdict).toList();
     Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
     return worst != Verdict.FAILS && verdicts.contains(Verdict.NOT_YET)
         ? StationState.UNDER_WAY
@@ -175,7 +175,7 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (step.isPresent() && file.job().wish() != Wish.REPAIR && beforeTheBench(step.get())) {
       return act(step.get());
     }
-    for (Check check : file.checks()) {
+    for (Check check : file.looked()) {
       Verdict verdict = file.verdict(check);
       if (verdict == Verdict.FAILS) {
         return new NextAct(

@@ -2,6 +2,7 @@ package org.jexel.app.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
@@ -49,7 +50,8 @@ class BenchServiceTest {
           "Because.",
           new Sum("Brake circuit", "R", List.of(), 1.65, Measure.OHMS),
           List.of(),
-          1);
+          1,
+          null);
 
   private final ReadingRepository readings = mock(ReadingRepository.class);
   private final JobFiles files = mock(JobFiles.class);
@@ -85,7 +87,15 @@ class BenchServiceTest {
   @Test
   void aDoubleThatTheDatabaseRefusesIsNoErrorForThePerson() {
     when(readings.saveAndFlush(any())).thenThrow(new DataIntegrityViolationException("twice"));
+    when(readings.existsByRequestKey("key")).thenReturn(false, true);
     assertThatCode(() -> bench.record(file, CHECK, "1.7", 0, "key")).doesNotThrowAnyException();
+  }
+
+  @Test
+  void aReadingThatTheDatabaseRefusesForAnotherReasonIsNotTakenForADouble() {
+    when(readings.saveAndFlush(any())).thenThrow(new DataIntegrityViolationException("too long"));
+    assertThatThrownBy(() -> bench.record(file, CHECK, "1.7", 0, "key"))
+        .isInstanceOf(DataIntegrityViolationException.class);
   }
 
   @Test

@@ -60,7 +60,7 @@ class DemoJobsTest {
   void theFaultsOfTheDemoAreFaultsByComputation() {
     Person person = people.findBySignIn("viewer").orElseThrow();
     assertThat(verdict("J1002", "brake.resistance", person)).isEqualTo(Verdict.FAILS);
-    assertThat(verdict("J1005", "socket.tail", person)).isEqualTo(Verdict.FAILS);
+    assertThat(verdict("J1005", "look.left.lamp_left_rear_left", person)).isEqualTo(Verdict.FAILS);
     assertThat(verdict("J1003", "brake.amps", person)).isEqualTo(Verdict.HOLDS);
   }
 

@@ -23,6 +23,7 @@ import org.jexel.core.quantity.Verdict;
  * @param sum how the value was found
  * @param influences the uncertain parts, the strongest first
  * @param minutes effort
+ * @param probing how the network gives the reading
  */
 public record Check(
     String id,
@@ -38,14 +39,20 @@ public record Check(
     String why,
     Sum sum,
     List<Influence> influences,
-    double minutes) {
+    double minutes,
+    Probing probing) {
 
   /** Headings of the sheet, in the order that isolates faults soonest. */
   public enum Group {
     SUPPLY("Supply"),
     SOCKET("Vehicle's socket, no load"),
     TRAILER("Trailer alone"),
-    BRAKES("Brakes under load");
+    BRAKES("Brakes under load"),
+    LOADED("At the connector, plug in"),
+    BENCH("Trailer alone on a bench supply"),
+    SEEN("Seen and heard"),
+    BOX("At the junction box"),
+    AT_THE_LAMP("Under the trailer");
 
     private final String label;
 
@@ -67,6 +74,14 @@ public record Check(
    * @param assumed whether a measurement would narrow it
    */
   public record Influence(String element, String label, double shift, boolean assumed) {}
+
+  /**
+   * Checks of one round are taken in one go: a walk round the rig in one state, one word for each
+   * lamp or wheel. A figure is a round of its own.
+   */
+  public String round() {
+    return measure.words().isEmpty() ? id : id.substring(0, id.lastIndexOf('.'));
+  }
 
   /** Whether a wheel may turn depends on this check. */
   public boolean gatesTheRoad() {

@@ -12,6 +12,19 @@ final class CheckMeaning {
   static String of(Check check, boolean low, double reading) {
     boolean dead = Math.abs(reading) < DEAD * Math.abs(check.band().expected());
     return switch (check.group()) {
+      case LOADED, BOX, AT_THE_LAMP ->
+          dead
+              ? "Nothing arrives here under load: what feeds it is open before this point."
+              : low
+                  ? "Volts are lost before this point, or in its return."
+                  : "More than computed: the load behind this point is missing.";
+      case BENCH ->
+          dead
+              ? "The trailer draws nothing from this pin: feed or return is open in the trailer."
+              : low
+                  ? "The trailer draws too little: a lamp, a magnet or a joint is missing."
+                  : "The trailer draws too much: something is chafed, shorted or joined to it.";
+      case SEEN -> "Not as computed for this state. The fault finder weighs what can explain it.";
       case SUPPLY ->
           low
               ? "The battery is low. Charge it first: every later reading leans on it."

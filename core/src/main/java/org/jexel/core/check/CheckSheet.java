@@ -4,7 +4,6 @@ import static org.jexel.core.harness.Harness.BATTERY_MINUS;
 import static org.jexel.core.harness.Harness.BATTERY_PLUS;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,7 +21,6 @@ import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.FieldKey;
@@ -32,17 +30,9 @@ import org.jexel.core.rig.RigField;
 /**
  * The checks for one rig, each with the reading that a healthy rig would give.
  *
- * <p>The expected value is solved from the network. Its band is the root of the summed squares of
- * every part's effect, sensitivity × tolerance, at two standard deviations, worked out for each
- * direction by itself since a contact can get far worse but hardly better; the meter's own error is
- * one more part.
+ * <p>The expected value is solved from the network, its band is its {@link Spread}.
  */
 public final class CheckSheet {
-  private static final int SHOWN_INFLUENCES = 5;
-
-  /** Parts that move a reading by less than this share of the meter's own error are not told. */
-  private static final double MENTIONABLE = 0.05;
-
   /** Where the clamp goes: the vehicle's conductor to the brake pin. */
   private static final String BRAKE_CONDUCTOR = "wire_sock_brake";
 
@@ -88,6 +78,7 @@ public final class CheckSheet {
     RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.UNPLUGGED));
     volts(
         network,
+        Setup.rig(StateWord.UNPLUGGED),
         "supply.battery",
         "Battery, engine off",
         Check.Group.SUPPLY,
@@ -114,6 +105,7 @@ public final class CheckSheet {
         .add(new Element.Resistor("meter", node, "sock_earth", Meter.OHMS_AS_VOLTMETER));
     volts(
         network,
+        new Setup(Setup.Kind.RIG, on(function), null),
         "socket." + HarnessPlanner.id(function),
         "Socket pin " + pin.number() + ", " + function.label(),
         Check.Group.SOCKET,
@@ -179,13 +171,15 @@ public final class CheckSheet {
             AT_SOCKET,
             rig.hasMagnets()
                 ? "R = 1 / Σ(n / r) + copper and contacts"
-                : "R = signal input of the actuator"));
+                : "R = signal input of the actuator",
+            new Probing(Setup.ohmmeter(PinFunction.BRAKE), Measure.OHMS, "", "")));
   }
 
   private void brakeVolts() {
     RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER));
     volts(
         network,
+        Setup.rig(StateWord.LEVER),
         "brake.volts",
         "Brake pin, full lever, brakes joined",
         Check.Group.BRAKES,
@@ -222,7 +216,8 @@ public final class CheckSheet {
                 ? "Current is what the magnets pull with; it falls when one is off."
                 : "Only the signal flows here; the actuator has its own supply.",
             WITH_HELPER,
-            "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)"));
+            "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)",
+            new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, BRAKE_CONDUCTOR, "")));
   }
 
   private String earthPin() {
@@ -235,6 +230,7 @@ public final class CheckSheet {
 
   private void volts(
       RigNetwork network,
+      Setup setup,
       String id,
       String title,
       Check.Group group,
@@ -265,7 +261,8 @@ public final class CheckSheet {
             black,
             why,
             minutes,
-            "U = E − Σ R·I on the way, solved for the whole network"));
+            "U = E − Σ R·I on the way, solved for the whole network",
+            new Probing(setup, Measure.VOLTS, redNode, blackNode)));
   }
 
   private record Draft(
@@ -279,7 +276,8 @@ public final class CheckSheet {
       String black,
       String why,
       double minutes,
-      String formula) {}
+      String formula,
+      Probing probing) {}
 
   private void finish(
       RigNetwork network,
@@ -287,36 +285,7 @@ public final class CheckSheet {
       ToDoubleFunction<Tolerance> slope,
       Measure measure,
       Draft draft) {
-    double meter = Meter.error(expected, measure);
-    double below = meter * meter;
-    double above = meter * meter;
-    List<Check.Influence> influences = new ArrayList<>();
-    for (Tolerance tolerance : network.tolerances()) {
-      double gradient = slope.applyAsDouble(tolerance);
-      double lower = -gradient * tolerance.below();
-      double higher = gradient * tolerance.above();
-      for (double shift : new double[] {lower, higher}) {
-        if (shift < 0) {
-          below += shift * shift;
-        } else {
-          above += shift * shift;
-        }
-      }
-      double worst = Math.abs(lower) > Math.abs(higher) ? lower : higher;
-      influences.add(
-          new Check.Influence(
-              tolerance.element(),
-              tolerance.label(),
-              worst,
-              tolerance.provenance() == Provenance.ASSUMED));
-    }
-    influences.sort(
-        Comparator.comparingDouble((Check.Influence i) -> Math.abs(i.shift())).reversed());
-    Band band =
-        new Band(
-            expected,
-            Math.max(Math.min(0, expected), expected - Math.sqrt(below)),
-            expected + Math.sqrt(above));
+    Spread spread = Spread.of(network, expected, slope, measure);
     checks.add(
         new Check(
             draft.id(),
@@ -328,14 +297,12 @@ public final class CheckSheet {
             draft.red(),
             draft.black(),
             measure,
-            band,
+            spread.band(),
             draft.why(),
             new Sum(draft.title(), draft.formula(), terms(network, expected), expected, measure),
-            influences.stream()
-                .filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter)
-                .limit(SHOWN_INFLUENCES)
-                .toList(),
-            draft.minutes()));
+            spread.influences(),
+            draft.minutes(),
+            draft.probing()));
   }
 
   /** The parts of the sum: the supply, the controller, the loads, and the copper as one figure. */

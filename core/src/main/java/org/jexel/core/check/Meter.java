@@ -3,7 +3,7 @@ package org.jexel.core.check;
 import org.jexel.core.quantity.Measure;
 
 /** A workshop multimeter: ±(0.5 % of reading + 2 digits), 10 MΩ as a voltmeter. */
-final class Meter {
+public final class Meter {
   static final double OHMS_AS_VOLTMETER = 10e6;
   private static final double SHARE = 0.005;
   private static final int DIGITS = 2;
@@ -11,7 +11,7 @@ final class Meter {
   private Meter() {}
 
   /** Greatest error of a healthy meter at a value, SI. */
-  static double error(double value, Measure measure) {
+  public static double error(double value, Measure measure) {
     double digit = measure == Measure.OHMS ? (Math.abs(value) > 1000 ? 10 : 0.1) : 0.01;
     return SHARE * Math.abs(value) + DIGITS * digit;
   }

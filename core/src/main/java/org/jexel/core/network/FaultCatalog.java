@@ -3,6 +3,8 @@ package org.jexel.core.network;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
@@ -20,18 +22,22 @@ import org.jexel.core.rig.Rig;
  * controller: the order in which practice meets them.
  */
 public final class FaultCatalog {
-  /** Added by a corroded contact, Ω. */
-  private static final double CORRODED = 2;
+  /** Added by a corroded contact: a little, usual, and bad, Ω. */
+  private static final double[] CORRODED = {0.5, 2, 8};
 
   /**
    * @param fault the edit of the network
-   * @param label in words
+   * @param label in words; severities of one fault share it
+   * @param weight how often practice meets it, against the others
    */
-  public record Named(Fault fault, String label) {}
+  public record Named(Fault fault, String label, double weight) {}
+
+  private static final Pattern RAIL = Pattern.compile("rail_(left|right|middle)_(\\d+)");
 
   private final Harness harness;
   private final Set<String> parts;
   private final List<Named> faults = new ArrayList<>();
+  private double weight;
 
   private FaultCatalog(Rig rig, Harness harness) {
     this.harness = harness;
@@ -43,11 +49,17 @@ public final class FaultCatalog {
 
   public static List<Named> of(Rig rig, Harness harness) {
     FaultCatalog catalog = new FaultCatalog(rig, harness);
+    catalog.weight = 10;
     catalog.returns();
+    catalog.weight = 6;
     catalog.contacts();
+    catalog.weight = 3;
     catalog.joints();
+    catalog.weight = 4;
     catalog.loads();
+    catalog.weight = 1.5;
     catalog.conductors();
+    catalog.weight = 2;
     catalog.supply();
     return List.copyOf(catalog.faults);
   }
@@ -63,7 +75,7 @@ public final class FaultCatalog {
           default -> parts.contains(fault.part());
         };
     if (there) {
-      faults.add(new Named(fault, label));
+      faults.add(new Named(fault, label, weight));
     }
   }
 
@@ -89,7 +101,7 @@ public final class FaultCatalog {
       if (joint.kind() == Joint.Kind.PIN) {
         String pin = joint.function().label() + " pin";
         add(Fault.of(Fault.Kind.OPEN, joint.name()), "No contact: " + pin);
-        add(Fault.of(Fault.Kind.OHMS, joint.name(), CORRODED), "Corroded: " + pin);
+        corroded(joint, "Corroded: " + pin);
       }
     }
   }
@@ -98,15 +110,25 @@ public final class FaultCatalog {
     for (Joint joint : harness.joints()) {
       boolean made = joint.kind() == Joint.Kind.SPLICE || joint.kind() == Joint.Kind.RING;
       if (made) {
-        add(
-            Fault.of(Fault.Kind.OHMS, joint.name(), CORRODED),
-            "Corroded joint: " + joint.label() + ", " + end(joint));
+        corroded(joint, "Corroded joint: " + joint.label() + ", " + end(joint));
       }
     }
   }
 
+  private void corroded(Joint joint, String label) {
+    for (double ohms : CORRODED) {
+      add(Fault.of(Fault.Kind.OHMS, joint.name(), ohms), label);
+    }
+  }
+
+  /** Where a joint sits, out of its far node: {@code tail_rail_left_3620}, {@code box_earth}. */
   private static String end(Joint joint) {
-    return joint.b().replaceFirst("_near$", "").replace('_', ' ');
+    String place = joint.b().replaceFirst("_near$", "").replaceFirst("^[a-z0-9]+_", "");
+    Matcher rail = RAIL.matcher(place);
+    return rail.matches()
+        ? "%s rail, %.2f m behind the ball"
+            .formatted(rail.group(1), Double.parseDouble(rail.group(2)) / 1000)
+        : place.replaceFirst("axle(\\d)", "axle $1").replace('_', ' ');
   }
 
   private void loads() {

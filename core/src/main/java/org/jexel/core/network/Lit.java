@@ -31,18 +31,18 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
             new Lit(
                 load,
                 there ? faulty.across(load.name()) : 0,
-                there ? brightness(faulty, load.name()) : 0,
-                brightness(whole, load.name())));
+                faulty.brightness(load.name()),
+                whole.brightness(load.name())));
       }
     }
     return lit;
   }
 
-  private static double brightness(Solution solution, String name) {
-    double volts = solution.across(name);
-    return solution.network().element(name) instanceof Led led
+  /** Visible output of a lamp at a voltage, as a share of its rated one. */
+  static double brightness(Element lamp, double volts) {
+    return lamp instanceof Led led
         ? led.brightness(volts)
-        : ((Filament) solution.network().element(name)).brightness(volts);
+        : lamp instanceof Filament filament ? filament.brightness(volts) : 0;
   }
 
   /** Dark, glimmers, dim or bright. */
@@ -50,7 +50,8 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
     return word(brightness);
   }
 
-  private static String word(double share) {
+  /** The word for a brightness. */
+  public static String word(double share) {
     return share < DARK ? "dark" : share < GLIMMER ? "glimmers" : share < DIM ? "dim" : "bright";
   }
 

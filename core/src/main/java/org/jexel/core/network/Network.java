@@ -43,6 +43,11 @@ public final class Network {
     }
   }
 
+  /** Nodes that are to exist whether an element ends there or not. */
+  void addNodes(Set<String> names) {
+    names.forEach(this::node);
+  }
+
   public String ground() {
     return ground;
   }

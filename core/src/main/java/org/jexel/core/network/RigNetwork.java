@@ -113,7 +113,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   }
 
   /** Every element of the rig, switched on or not. */
-  static Network whole(Rig rig, Harness harness) {
+  public static Network whole(Rig rig, Harness harness) {
     Builder builder = new Builder(rig, harness);
     builder.vehicle(RigState.of(), 1);
     builder.trailer();

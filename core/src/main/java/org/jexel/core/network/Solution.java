@@ -9,7 +9,7 @@ import org.ejml.sparse.csc.CommonOps_DSCC;
 import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /** Voltages and currents of a solved network, and how they answer to each part. */
-public final class Solution {
+public final class Solution implements Readout {
   private final Network network;
   private final Equations equations;
   private final Map<String, Integer> places;
@@ -43,6 +43,7 @@ public final class Solution {
   }
 
   /** What a meter shows with its red lead on one node and its black lead on the other, V. */
+  @Override
   public double volts(String red, String black) {
     return volts(red) - volts(black);
   }
@@ -57,13 +58,34 @@ public final class Solution {
    * Current through an element, A: a two-pole's from its first to its second node, a source's out
    * of its plus post, a converter's out of its output.
    */
+  @Override
   public double amps(String name) {
+    if (!network.has(name)) {
+      return 0;
+    }
     Element element = network.element(name);
     if (element instanceof Element.TwoPole p) {
       return p.amps(volts(p.a(), p.b()));
     }
     double i = x[equations.branches().get(name)];
     return element instanceof Element.Source ? -i : i;
+  }
+
+  @Override
+  public double brightness(String lamp) {
+    return network.has(lamp) ? Lit.brightness(network.element(lamp), across(lamp)) : 0;
+  }
+
+  double[] unknowns() {
+    return x;
+  }
+
+  Equations equations() {
+    return equations;
+  }
+
+  Map<String, Integer> places() {
+    return places;
   }
 
   /** How the voltage between two nodes answers to every element. */

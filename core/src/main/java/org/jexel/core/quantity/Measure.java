@@ -2,6 +2,7 @@ package org.jexel.core.quantity;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 
 /**
  * How a figure of one kind is written in each unit system: its unit and its decimals.
@@ -35,18 +36,36 @@ public enum Measure {
   /** A mark of a controller's scale: no decimals beyond those it has. */
   GAIN(Unit.ONE, 2, Unit.ONE, 2),
   /** What is stamped on a fuse or breaker: no decimals beyond those it has. */
-  RATING(Unit.AMPERE, 1, Unit.AMPERE, 1);
+  RATING(Unit.AMPERE, 1, Unit.AMPERE, 1),
+  /** What the eye says of a lamp: its place in the list. */
+  GLOW("dark", "glimmers", "dim", "bright"),
+  /** What the hand says of a wheel that is off the ground. */
+  TURNING("turns freely", "drags"),
+  /** What the ear says of a magnet. */
+  HUMMING("silent", "hums");
 
   private final Unit metric;
   private final int metricDecimals;
   private final Unit us;
   private final int usDecimals;
 
-  Measure(Unit metric, int metricDecimals, Unit us, int usDecimals) {
+  private final List<String> words;
+
+  Measure(String... words) {
+    this(Unit.ONE, 0, Unit.ONE, 0, words);
+  }
+
+  Measure(Unit metric, int metricDecimals, Unit us, int usDecimals, String... words) {
     this.metric = metric;
     this.metricDecimals = metricDecimals;
     this.us = us;
     this.usDecimals = usDecimals;
+    this.words = List.of(words);
+  }
+
+  /** The words that stand for 0, 1, 2 and so on; empty for a figure. */
+  public List<String> words() {
+    return words;
   }
 
   public Unit unit(UnitSystem system) {
@@ -57,6 +76,9 @@ public enum Measure {
   public String number(double si, UnitSystem system) {
     if (!Double.isFinite(si)) {
       return "–";
+    }
+    if (!words.isEmpty()) {
+      return words.get((int) Math.max(0, Math.min(words.size() - 1, Math.round(si))));
     }
     int decimals = system == UnitSystem.METRIC ? metricDecimals : usDecimals;
     BigDecimal rounded =

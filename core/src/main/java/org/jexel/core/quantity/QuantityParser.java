@@ -1,5 +1,7 @@
 package org.jexel.core.quantity;
 
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -44,6 +46,9 @@ public final class QuantityParser {
             .replace('\u2212', '-')
             .replaceAll("[\\u2019\\u2032]", "'")
             .replaceAll("[\\u201d\\u2033]", "\"");
+    if (!measure.words().isEmpty()) {
+      return word(text, measure);
+    }
     Unit own = measure.unit(system);
     if (text.isEmpty() || text.length() > LONGEST) {
       return misread(measure, system);
@@ -123,5 +128,22 @@ public final class QuantityParser {
       case SPEED -> system == UnitSystem.METRIC ? "40 or 25 mph." : "25 or 40 km/h.";
       default -> "12 or 12.5.";
     };
+  }
+
+  /** Other words of the yard for none and for all of it. */
+  private static final List<String> NONE = List.of("out", "off", "no", "nothing", "free", "quiet");
+
+  private static final List<String> ALL = List.of("on", "lit", "yes", "full", "drag", "hum");
+
+  private static Parsed word(String text, Measure measure) {
+    String said = text.toLowerCase(Locale.ROOT);
+    List<String> words = measure.words();
+    int place = words.indexOf(said);
+    if (place < 0) {
+      place = NONE.contains(said) ? 0 : ALL.contains(said) ? words.size() - 1 : -1;
+    }
+    return place < 0
+        ? new Parsed.Misread("Not understood. Say one of: " + String.join(", ", words) + ".")
+        : new Parsed.Value(place);
   }
 }

@@ -1,0 +1,114 @@
+package org.jexel.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.HashMap;
+import java.util.Map;
+import org.jexel.app.AppTest;
+import org.jexel.app.Walker;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+
+/** The fault finder on the bench and for programs. */
+@AppTest
+class FinderTest {
+  @Autowired private MockMvc mvc;
+  @Autowired private ObjectMapper json;
+  private Walker electrician;
+
+  @BeforeEach
+  void someone() {
+    electrician = new Walker(mvc, "electrician");
+  }
+
+  private MockHttpServletResponse ask(String ref, String readings) throws Exception {
+    return mvc.perform(
+            post("/api/jobs/" + ref + "/diagnosis")
+                .with(user("electrician").roles("ELECTRICIAN"))
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{\"readings\":" + readings + "}"))
+        .andReturn()
+        .getResponse();
+  }
+
+  @Test
+  void theCoffeeTrailersLampsAreTracedToTheLostReturn() throws Exception {
+    String page = electrician.page("/jobs/J1005/bench?card=finder");
+    assertThat(page)
+        .contains("Return lost: Rear lamp, left")
+        .contains("What may be the matter")
+        .contains("Next: ");
+    JsonNode answer =
+        json.readTree(
+            ask("J1005", "[{\"check\":\"look.left.lamp_left_rear_left\",\"value\":\"glimmers\"}]")
+                .getContentAsString());
+    assertThat(answer.get("suspects").toString()).contains("Return lost: Rear lamp, left");
+    assertThat(answer.get("suspects").get(0).get("probability").asDouble()).isBetween(0.1, 1.0);
+    assertThat(answer.get("next").get("checks")).isNotEmpty();
+  }
+
+  @Test
+  void everyCheckIsListedWithItsBandAndWhereToStand() throws Exception {
+    JsonNode checks =
+        json.readTree(electrician.answer("/api/jobs/J1002/checks").getContentAsString());
+    assertThat(checks).hasSizeGreaterThan(40);
+    for (JsonNode check : checks) {
+      assertThat(check.get("place").asText()).isNotBlank();
+      assertThat(check.get("low").asDouble())
+          .isLessThanOrEqualTo(check.get("expected").asDouble())
+          .isLessThanOrEqualTo(check.get("high").asDouble());
+      assertThat(check.get("unit").asText().isEmpty()).isEqualTo(!check.get("words").isEmpty());
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "[{\"check\":\"anvil\",\"value\":1}]|no check called “anvil”",
+        "[{\"check\":\"supply.battery\",\"value\":40}]|More than 30 V",
+        "[{\"check\":\"brake.resistance\",\"value\":-2}]|cannot be negative",
+        "[{\"check\":\"supply.battery\",\"value\":\"12 ohm\"}]|supply.battery",
+        "[{\"check\":\"supply.battery\",\"value\":[1]}]|a number or a word",
+        "[{\"check\":\"hums.magnet_axle1_left\",\"value\":\"purple\"}]|Say one of: silent, hums"
+      })
+  void whatCannotBeReadIsRefusedByName(String readings, String told) throws Exception {
+    MockHttpServletResponse answer = ask("J1002", readings);
+    assertThat(answer.getStatus()).isEqualTo(400);
+    assertThat(answer.getContentAsString(java.nio.charset.StandardCharsets.UTF_8)).contains(told);
+  }
+
+  @Test
+  void aRoundIsRecordedWordByWordAndTheNextCheckFollows() throws Exception {
+    String ref = electrician.newJob("Round", "ELECTRIC", "1");
+    String page = electrician.page("/jobs/" + ref + "/bench?card=finder");
+    assertThat(page).contains("Record the round").contains("No reading yet.");
+    Map<String, String> words = new HashMap<>();
+    java.util.regex.Matcher names =
+        java.util.regex.Pattern.compile("name=\"(word\\.[^\"]+)\" value=\"bright\"").matcher(page);
+    while (names.find()) {
+      words.put(names.group(1), "bright");
+    }
+    assertThat(words).isNotEmpty();
+    words.put("requestKey", "round-" + ref);
+    electrician.post("/jobs/" + ref + "/bench/round", words);
+    electrician.post("/jobs/" + ref + "/bench/round", words);
+    String after = electrician.page("/jobs/" + ref + "/bench?card=finder");
+    assertThat(after).doesNotContain("No reading yet.");
+    String one =
+        words.keySet().stream().filter(k -> k.startsWith("word.")).findFirst().orElseThrow();
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + one.substring(5)))
+        .contains("stands")
+        .doesNotContain("corrected");
+  }
+}

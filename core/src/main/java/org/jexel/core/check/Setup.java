@@ -1,0 +1,82 @@
+package org.jexel.core.check;
+
+import java.util.List;
+import org.jexel.core.connector.Pin;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.RigState;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.rig.Rig;
+
+/**
+ * What stands around a reading: the rig in a state, or the trailer alone on a bench supply or an
+ * ohmmeter.
+ *
+ * @param kind which of these
+ * @param state what is switched on, of the whole rig
+ * @param pin of the plug that is fed or measured, of the trailer alone; null otherwise
+ */
+public record Setup(Kind kind, RigState state, PinFunction pin) {
+  /** Volts of a bench supply that stands for a charged battery. */
+  public static final double BENCH_VOLTS = 12.8;
+
+  /** Where the current comes from. */
+  public enum Kind {
+    RIG,
+    BENCH,
+    OHMMETER
+  }
+
+  public static Setup rig(StateWord... on) {
+    return new Setup(Kind.RIG, RigState.of(on), null);
+  }
+
+  public static Setup bench(PinFunction pin) {
+    return new Setup(Kind.BENCH, RigState.of(), pin);
+  }
+
+  public static Setup ohmmeter(PinFunction pin) {
+    return new Setup(Kind.OHMMETER, RigState.of(), pin);
+  }
+
+  /** The healthy rig in this setup. */
+  public RigNetwork network(Rig rig, Harness harness) {
+    return network(rig, harness, List.of());
+  }
+
+  /**
+   * The rig in this setup; with the plug out there is a voltmeter on every socket pin.
+   *
+   * @param faults of the state itself, such as a wrong stop signal; faults of parts are put in as
+   *     changes of this network
+   */
+  public RigNetwork network(Rig rig, Harness harness, List<Fault> faults) {
+    return switch (kind) {
+      case BENCH -> RigNetwork.onTheBench(rig, harness, pin, BENCH_VOLTS, List.of());
+      case OHMMETER -> RigNetwork.trailerAlone(rig, harness, pin);
+      case RIG -> {
+        RigNetwork network = RigNetwork.of(rig, harness, state, faults);
+        if (state.is(StateWord.UNPLUGGED)) {
+          metered(rig, network);
+        }
+        yield network;
+      }
+    };
+  }
+
+  private static void metered(Rig rig, RigNetwork network) {
+    for (Pin pin : rig.connector().pins()) {
+      String node = "sock_" + HarnessPlanner.id(pin.function());
+      if (pin.function() != PinFunction.EARTH && network.network().hasNode(node)) {
+        network
+            .network()
+            .add(
+                new Element.Resistor("meter_" + node, node, "sock_earth", Meter.OHMS_AS_VOLTMETER));
+      }
+    }
+  }
+}

@@ -1,0 +1,67 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.Tolerance;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Provenance;
+
+/**
+ * How far healthy rigs may differ in one reading: the root of the summed squares of every part's
+ * effect, sensitivity × tolerance, at two standard deviations, worked out for each direction by
+ * itself since a contact can get far worse but hardly better; the meter's own error is one more
+ * part.
+ *
+ * @param band of the reading
+ * @param influences the uncertain parts that can be told, the strongest first
+ */
+record Spread(Band band, List<Check.Influence> influences) {
+  private static final int SHOWN_INFLUENCES = 5;
+
+  /** Parts that move a reading by less than this share of the meter's own error are not told. */
+  private static final double MENTIONABLE = 0.05;
+
+  /**
+   * @param slope change of the reading with a part's parameter
+   */
+  static Spread of(
+      RigNetwork network, double expected, ToDoubleFunction<Tolerance> slope, Measure measure) {
+    double meter = Meter.error(expected, measure);
+    double below = meter * meter;
+    double above = meter * meter;
+    List<Check.Influence> influences = new ArrayList<>();
+    for (Tolerance tolerance : network.tolerances()) {
+      double gradient = slope.applyAsDouble(tolerance);
+      double lower = -gradient * tolerance.below();
+      double higher = gradient * tolerance.above();
+      for (double shift : new double[] {lower, higher}) {
+        if (shift < 0) {
+          below += shift * shift;
+        } else {
+          above += shift * shift;
+        }
+      }
+      double worst = Math.abs(lower) > Math.abs(higher) ? lower : higher;
+      influences.add(
+          new Check.Influence(
+              tolerance.element(),
+              tolerance.label(),
+              worst,
+              tolerance.provenance() == Provenance.ASSUMED));
+    }
+    influences.sort(
+        Comparator.comparingDouble((Check.Influence i) -> Math.abs(i.shift())).reversed());
+    return new Spread(
+        new Band(
+            expected,
+            Math.max(Math.min(0, expected), expected - Math.sqrt(below)),
+            expected + Math.sqrt(above)),
+        influences.stream()
+            .filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter)
+            .limit(SHOWN_INFLUENCES)
+            .toList());
+  }
+}

@@ -1,0 +1,193 @@
+package org.jexel.core.diagnosis;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.Meter;
+import org.jexel.core.check.Setup;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.Network;
+import org.jexel.core.network.NetworkException;
+import org.jexel.core.network.Readout;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Rig;
+
+/**
+ * What every hypothesis says that every check would read: a mean and a standard deviation.
+ *
+ * <p>Means come from the network with the hypothesis's faults, by low-rank changes of each setup's
+ * factored healthy network. The deviation is the band's of the healthy rig (a quarter of its width)
+ * scaled with the reading, the meter's own error, and for a graded fault a third of what it
+ * changes. Ohms are compared as asinh R, so that open is far from whole but not from another open.
+ */
+public final class Predictions {
+  /** Logarithm of the factor by which a graded fault may be slighter or worse. */
+  private static final double GRADED = 0.7;
+
+  /** Readings of a sound rig that count as none. */
+  private static final double SMALL = 0.3;
+
+  private static final double HALF = 0.5;
+
+  /** A reading that shrinks keeps at least this share of its band. */
+  private static final double LEAST_SCALE = 0.25;
+
+  private final Rig rig;
+  private final Harness harness;
+  private final List<Check> checks;
+  private final Map<String, Integer> places = new HashMap<>();
+  private final List<Hypothesis> hypotheses = new ArrayList<>();
+  private final List<double[]> means = new ArrayList<>();
+  private final List<double[]> deviations = new ArrayList<>();
+  private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
+  private final Map<Setup, FaultSolver> signalled = new LinkedHashMap<>();
+  private final Set<Set<Fault>> pairs = new HashSet<>();
+  private final Network whole;
+
+  private Predictions(Rig rig, Harness harness, List<Check> checks) {
+    this.rig = rig;
+    this.harness = harness;
+    this.checks =
+        checks.stream().filter(check -> check.probing() != null && answers(check)).toList();
+    this.whole = RigNetwork.whole(rig, harness);
+    for (int i = 0; i < this.checks.size(); i++) {
+      places.put(this.checks.get(i).id(), i);
+    }
+  }
+
+  /** Checks of a pin that the plan does not feed have no node to be predicted at. */
+  private boolean answers(Check check) {
+    Network network = solver(check.probing().setup()).network();
+    String red = check.probing().red();
+    return check.measure() != Measure.VOLTS
+        || network.hasNode(red) && network.hasNode(check.probing().black());
+  }
+
+  public static Predictions of(Rig rig, Harness harness, List<Check> checks) {
+    return of(rig, harness, checks, Hypothesis.of(rig, harness));
+  }
+
+  public static Predictions of(
+      Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
+    Predictions predictions = new Predictions(rig, harness, checks);
+    hypotheses.forEach(predictions::add);
+    return predictions;
+  }
+
+  private FaultSolver solver(Setup setup) {
+    return solvers.computeIfAbsent(setup, s -> new FaultSolver(s.network(rig, harness).network()));
+  }
+
+  /** A wrong stop signal changes what the state switches on, so it has networks of its own. */
+  private FaultSolver solver(Setup setup, List<Fault> faults) {
+    List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+    return signal.isEmpty()
+        ? solver(setup)
+        : signalled.computeIfAbsent(
+            setup, s -> new FaultSolver(s.network(rig, harness, signal).network()));
+  }
+
+  /** Adds one more hypothesis; a rig that cannot be solved with it is left out. */
+  void add(Hypothesis hypothesis) {
+    try {
+      double[] mean = predict(hypothesis);
+      double[] healthy = means.isEmpty() ? mean : means.get(0);
+      double[] deviation = new double[mean.length];
+      for (int c = 0; c < mean.length; c++) {
+        deviation[c] = deviation(checks.get(c), hypothesis, mean[c], healthy[c]);
+      }
+      hypotheses.add(hypothesis);
+      means.add(mean);
+      deviations.add(deviation);
+    } catch (NetworkException cannot) {
+      // Two stiff sources against each other and the like: no rig stands so.
+    }
+  }
+
+  /** Adds two faults together, unless they stand here already, in whatever order. */
+  void pair(Hypothesis both) {
+    if (pairs.add(new HashSet<>(both.faults()))) {
+      add(both);
+    }
+  }
+
+  /** Sum of the weights of the healthy rig and the single faults. */
+  double weight() {
+    return hypotheses.stream()
+        .filter(h -> h.faults().size() < 2)
+        .mapToDouble(Hypothesis::weight)
+        .sum();
+  }
+
+  private double[] predict(Hypothesis hypothesis) {
+    List<FaultSolver.Change> changes = FaultSolver.changes(whole, hypothesis.faults());
+    Map<Setup, Readout> readouts = new HashMap<>();
+    double[] mean = new double[checks.size()];
+    for (int c = 0; c < mean.length; c++) {
+      Setup setup = checks.get(c).probing().setup();
+      Readout readout =
+          readouts.computeIfAbsent(setup, s -> solver(s, hypothesis.faults()).solve(changes));
+      mean[c] = seen(checks.get(c), checks.get(c).probing().read(readout));
+    }
+    return mean;
+  }
+
+  private static double deviation(Check check, Hypothesis hypothesis, double mean, double healthy) {
+    if (!check.measure().words().isEmpty()) {
+      return 0;
+    }
+    Band band = check.band();
+    double width = (seen(check, band.high()) - seen(check, band.low())) / 4;
+    double scale = Math.abs(healthy) < 1e-9 ? 1 : Math.min(1.5, Math.abs(mean) / Math.abs(healthy));
+    double parameters = width * Math.max(LEAST_SCALE, scale);
+    double meter = Meter.error(mean, check.measure()) / 2;
+    // Of a divider V = V₀·R/(R + r) a factor in r moves V by (V₀ − V)·V/V₀: most in the middle.
+    double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
+    double graded = hypothesis.graded() ? GRADED * (mean - healthy) * partly : 0;
+    return Math.sqrt(parameters * parameters + meter * meter + graded * graded);
+  }
+
+  /** A reading on the scale on which it is compared. */
+  static double seen(Check check, double value) {
+    if (check.measure() != Measure.OHMS) {
+      return value;
+    }
+    double ohms = Math.min(value, org.jexel.core.check.Probing.OPEN_OHMS);
+    return Math.log(ohms + Math.sqrt(ohms * ohms + 1));
+  }
+
+  public List<Check> checks() {
+    return checks;
+  }
+
+  public List<Hypothesis> hypotheses() {
+    return hypotheses;
+  }
+
+  /** Place of a check; −1 for one that this rig does not have. */
+  int place(String check) {
+    return places.getOrDefault(check, -1);
+  }
+
+  double mean(int hypothesis, int check) {
+    return means.get(hypothesis)[check];
+  }
+
+  double deviation(int hypothesis, int check) {
+    return deviations.get(hypothesis)[check];
+  }
+
+  /** How often a full factorisation had to help, for whoever times this. */
+  public int fullSolutions() {
+    return solvers.values().stream().mapToInt(FaultSolver::fullSolutions).sum();
+  }
+}

@@ -1,0 +1,16 @@
+package org.jexel.core.network;
+
+/** What can be read off a solved network, however it was solved. */
+public interface Readout {
+  /** What a meter shows with its red lead on one node and its black lead on the other, V. */
+  double volts(String red, String black);
+
+  /**
+   * Current through an element, A: a two-pole's from its first to its second node, a source's out
+   * of its plus post, a converter's out of its output; 0 through one that is gone.
+   */
+  double amps(String element);
+
+  /** Visible output of a lamp as a share of its rated one; 0 for one that is gone. */
+  double brightness(String lamp);
+}

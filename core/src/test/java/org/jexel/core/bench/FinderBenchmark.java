@@ -1,0 +1,218 @@
+package org.jexel.core.bench;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.jexel.core.check.Check;
+import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Hypothesis;
+import org.jexel.core.diagnosis.Predictions;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.rig.Rig;
+
+/**
+ * How well the finder finds, on random rigs with hidden faults: ./bench finder [rigs] [seed].
+ *
+ * <p>A fault counts as found when it, or a fault that no check of the rig can tell from it, leads.
+ */
+public final class FinderBenchmark {
+  private static final int MOST_CHECKS = 8;
+  private static final int MOST_FOR_TWO = 12;
+  private static final double SURE = 0.92;
+
+  /** Rigs on which the fixed order of the sheet is walked as well. */
+  private static final int COMPARED = 100;
+
+  private FinderBenchmark() {}
+
+  /** One search: how it ended. */
+  private record Search(boolean found, int checks, double minutes, Diagnosis last) {}
+
+  public static void main(String[] args) {
+    int rigs = args.length > 0 ? Integer.parseInt(args[0]) : 1000;
+    long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
+    if (rigs > 0) one(rigs, new Random(seed), args.length > 2);
+    healthy(rigs / 5, new Random(seed + 1));
+    two(rigs / 5, new Random(seed + 2));
+  }
+
+  private static void one(int rigs, Random dice, boolean tell) {
+    int found = 0;
+    List<Integer> counts = new ArrayList<>();
+    double minutes = 0;
+    double fixed = 0;
+    double asked = 0;
+    for (int i = 0; i < rigs; i++) {
+      Rig rig = Stand.randomRig(dice);
+      Harness harness = Stand.harness(rig);
+      FaultCatalog.Named hidden = shows(rig, harness, dice);
+      Stand stand = new Stand(rig, harness, List.of(hidden.fault()), dice);
+      Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
+      Search search = search(predictions, stand, List.of(hidden.label()), MOST_CHECKS, 1, SURE);
+      found += search.found() ? 1 : 0;
+      counts.add(search.checks());
+      minutes += search.minutes();
+      if (i < COMPARED) {
+        asked += search.minutes();
+        fixed += inOrder(predictions, stand, hidden.label());
+      }
+      if (tell && !search.found()) {
+        System.out.println(
+            "  missed: "
+                + hidden.label()
+                + " "
+                + hidden.fault()
+                + " -> "
+                + search.last().groups().stream()
+                    .limit(3)
+                    .map(g -> g.leading().label() + " " + Math.round(100 * g.probability()))
+                    .toList()
+                + " after "
+                + search.checks());
+      }
+    }
+    counts.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "one fault, %d rigs: leads within %d checks in %.1f %%, median %d checks; minutes %.1f a rig, fixed order %.1f (%.2f of it)%n",
+        rigs,
+        MOST_CHECKS,
+        100.0 * found / rigs,
+        counts.get(rigs / 2),
+        minutes / rigs,
+        fixed / Math.min(rigs, COMPARED),
+        asked / fixed);
+  }
+
+  /** A fault that some check of this rig shows at all. */
+  private static FaultCatalog.Named shows(Rig rig, Harness harness, Random dice) {
+    List<FaultCatalog.Named> all = FaultCatalog.of(rig, harness);
+    double sum = all.stream().mapToDouble(FaultCatalog.Named::weight).sum();
+    double at = dice.nextDouble() * sum;
+    for (FaultCatalog.Named named : all) {
+      at -= named.weight();
+      if (at <= 0) {
+        return named;
+      }
+    }
+    return all.get(0);
+  }
+
+  private static void healthy(int rigs, Random dice) {
+    int right = 0;
+    List<Integer> counts = new ArrayList<>();
+    for (int i = 0; i < rigs; i++) {
+      Rig rig = Stand.randomRig(dice);
+      Harness harness = Stand.harness(rig);
+      Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
+      Stand stand = new Stand(rig, harness, List.of(), dice);
+      Search search =
+          search(predictions, stand, List.of(Hypothesis.NO_FAULT), MOST_CHECKS, 1, SURE);
+      right += search.found() ? 1 : 0;
+      counts.add(search.checks());
+    }
+    counts.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "no fault, %d rigs: called healthy in %.1f %%, median %d checks%n",
+        rigs,
+        100.0 * right / rigs,
+        counts.get(rigs / 2));
+  }
+
+  private static void two(int rigs, Random dice) {
+    int both = 0;
+    List<Integer> counts = new ArrayList<>();
+    for (int i = 0; i < rigs; i++) {
+      Rig rig = Stand.randomRig(dice);
+      Harness harness = Stand.harness(rig);
+      FaultCatalog.Named one = shows(rig, harness, dice);
+      FaultCatalog.Named two = shows(rig, harness, dice);
+      while (two.fault().part().equals(one.fault().part()) || touch(one.fault(), two.fault())) {
+        two = shows(rig, harness, dice);
+      }
+      Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
+      Stand stand = new Stand(rig, harness, List.of(one.fault(), two.fault()), dice);
+      Search search =
+          search(predictions, stand, List.of(one.label(), two.label()), MOST_FOR_TWO, 3, 1);
+      both += search.found() ? 1 : 0;
+      counts.add(search.checks());
+    }
+    counts.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "two faults, %d rigs: both in the top three groups within %d checks in %.1f %%, median %d checks%n",
+        rigs,
+        MOST_FOR_TWO,
+        100.0 * both / rigs,
+        counts.get(rigs / 2));
+  }
+
+  private static boolean touch(Fault one, Fault two) {
+    List<String> parts =
+        new ArrayList<>(Arrays.asList(one.part(), one.other(), two.part(), two.other()));
+    parts.removeIf(String::isEmpty);
+    return parts.stream().distinct().count() < parts.size();
+  }
+
+  private static Search search(
+      Predictions predictions, Stand stand, List<String> hidden, int most, int top, double enough) {
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    double minutes = 0;
+    int taken = 0;
+    Diagnosis now = Diagnosis.of(predictions, seen);
+    while (taken < most) {
+      Optional<Diagnosis.Next> next = now.next();
+      boolean sure = now.fits() && !seen.isEmpty() && now.groups().get(0).probability() > enough;
+      if (next.isEmpty() || sure) {
+        break;
+      }
+      minutes += next.get().minutes();
+      for (Check check : next.get().checks()) {
+        seen.add(new Diagnosis.Seen(check.id(), stand.read(check)));
+      }
+      taken++;
+      now = Diagnosis.of(predictions, seen);
+    }
+    return new Search(names(now, hidden, top), taken, minutes, now);
+  }
+
+  /** Whether every hidden fault stands in one of the leading groups. */
+  private static boolean names(Diagnosis now, List<String> hidden, int top) {
+    List<String> named = new ArrayList<>();
+    now.groups().stream()
+        .limit(top)
+        .forEach(group -> group.hypotheses().forEach(h -> named.addAll(h.parts())));
+    return named.containsAll(hidden);
+  }
+
+  /** Minutes until the fault leads when the checks are taken in the order of the sheet. */
+  private static double inOrder(Predictions predictions, Stand stand, String hidden) {
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    double minutes = 0;
+    String place = "";
+    Map<String, List<Check>> rounds = new LinkedHashMap<>();
+    predictions
+        .checks()
+        .forEach(c -> rounds.computeIfAbsent(c.round(), r -> new ArrayList<>()).add(c));
+    for (List<Check> round : rounds.values()) {
+      Check first = round.get(0);
+      minutes += first.minutes() + (first.place().equals(place) ? 0 : 0.5);
+      place = first.place();
+      round.forEach(check -> seen.add(new Diagnosis.Seen(check.id(), stand.read(check))));
+      Diagnosis now = Diagnosis.of(predictions, seen);
+      boolean sure = now.fits() && now.groups().get(0).probability() > SURE;
+      if (sure && names(now, List.of(hidden), 1)) {
+        return minutes;
+      }
+    }
+    return minutes;
+  }
+}

@@ -1,0 +1,119 @@
+package org.jexel.core.network;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.jexel.core.Rigs;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Low-rank changes give what a factorisation of the faulty network gives. */
+class FaultSolverTest {
+  private static final double CLOSE = 1e-9;
+
+  private static final double HELD = 100;
+
+  /** Amperes that either solution may leave at a node. */
+  private static final double LEFT = 5e-9;
+
+  static Stream<Arguments> rigs() {
+    List<Arguments> all = new ArrayList<>();
+    for (String lamps : List.of("FILAMENT", "LED")) {
+      for (String back : List.of("OWN_CONDUCTOR", "FRAME")) {
+        Rig rig =
+            Rigs.rig(
+                Rigs.sheet(
+                    RigField.AXLE_COUNT, 2,
+                    RigField.BRAKE_TYPE, "ELECTRIC",
+                    RigField.TOW_CONNECTOR, "blade-7",
+                    RigField.TRAILER_CONNECTOR, "blade-7",
+                    RigField.BREAKAWAY_KIT, "OWN_BATTERY",
+                    RigField.LAMP_TECHNOLOGY, lamps,
+                    RigField.LAMP_RETURN, back));
+        all.add(Arguments.of(lamps + ", " + back, rig));
+      }
+    }
+    return all.stream();
+  }
+
+  private static final List<RigState> STATES =
+      List.of(
+          RigState.of(),
+          RigState.of(StateWord.TAIL, StateWord.LEFT),
+          RigState.of(StateWord.STOP, StateWord.TAIL),
+          RigState.of(StateWord.LEVER),
+          RigState.of(StateWord.UNPLUGGED, StateWord.REVERSE));
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void everySingleFaultAgreesWithItsOwnFactorisation(String name, Rig rig) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Network whole = RigNetwork.whole(rig, harness);
+    for (RigState state : STATES) {
+      FaultSolver solver = new FaultSolver(RigNetwork.of(rig, harness, state).network());
+      for (FaultCatalog.Named fault : FaultCatalog.of(rig, harness)) {
+        if (fault.fault().kind() != Fault.Kind.SIGNAL) {
+          agree(rig, harness, state, solver, whole, List.of(fault.fault()));
+        }
+      }
+    }
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void pairsOfFaultsAgreeAsWell(String name, Rig rig) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Network whole = RigNetwork.whole(rig, harness);
+    List<FaultCatalog.Named> faults =
+        FaultCatalog.of(rig, harness).stream()
+            .filter(f -> f.fault().kind() != Fault.Kind.SIGNAL)
+            .toList();
+    Random dice = new Random(7);
+    RigState state = RigState.of(StateWord.TAIL, StateWord.RIGHT, StateWord.LEVER);
+    FaultSolver solver = new FaultSolver(RigNetwork.of(rig, harness, state).network());
+    for (int i = 0; i < 60; i++) {
+      Fault one = faults.get(dice.nextInt(faults.size())).fault();
+      Fault two = faults.get(dice.nextInt(faults.size())).fault();
+      List<String> parts = List.of(one.part(), one.other(), two.part(), two.other());
+      boolean apart =
+          parts.stream().filter(p -> !p.isEmpty()).distinct().count()
+              == parts.stream().filter(p -> !p.isEmpty()).count();
+      if (apart) {
+        agree(rig, harness, state, solver, whole, List.of(one, two));
+      }
+    }
+  }
+
+  private static void agree(
+      Rig rig,
+      Harness harness,
+      RigState state,
+      FaultSolver solver,
+      Network whole,
+      List<Fault> faults) {
+    Readout quick = solver.solve(FaultSolver.changes(whole, faults));
+    Network faulty = RigNetwork.of(rig, harness, state, faults).network();
+    // A solution may leave 1e-9 A, which is volts where only leaks hold a node: one step more.
+    FaultSolver own = new FaultSolver(faulty);
+    Readout full = own.solve(List.of());
+    for (String node : faulty.nodes()) {
+      // What hangs on leaks alone may be anywhere within the amperes that a solution leaves.
+      if (solver.network().hasNode(node) && own.resistance(node) < HELD) {
+        assertThat(quick.volts(node, faulty.ground()))
+            .as("%s with %s at %s", faults, state.on(), node)
+            .isCloseTo(
+                full.volts(node, faulty.ground()), within(CLOSE + LEFT * own.resistance(node)));
+      }
+    }
+  }
+}
