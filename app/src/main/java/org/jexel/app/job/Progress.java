@@ -176,6 +176,11 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
       return act(step.get());
     }
     for (Check check : file.looked()) {
+      if (file.verdict(check) == Verdict.FAILS && !file.checks().contains(check)) {
+        return new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "");
+      }
+    }
+    for (Check check : file.checks()) {
       Verdict verdict = file.verdict(check);
       if (verdict == Verdict.FAILS) {
         return new NextAct(

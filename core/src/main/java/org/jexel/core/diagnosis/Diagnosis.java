@@ -45,6 +45,8 @@ public record Diagnosis(List<Group> groups, boolean fits, Optional<Next> next) {
   /** From here on a leading fault is asked whether it has company. */
   private static final double LEADS = 0.8;
 
+  private static final double SURE = 0.9;
+
   private static final int GROUPED = 400;
 
   /** Means this many joint deviations apart are told apart by one reading. */
@@ -81,9 +83,19 @@ public record Diagnosis(List<Group> groups, boolean fits, Optional<Next> next) {
       return hypotheses.get(0);
     }
 
-    /** Labels, each once. */
+    /** Labels, each once; the leading one with company that nobody would see is left out. */
     public List<String> labels() {
-      return hypotheses.stream().map(Hypothesis::label).distinct().toList();
+      int faults = Math.max(1, leading().faults().size());
+      return hypotheses.stream()
+          .filter(h -> h.faults().size() <= faults)
+          .map(Hypothesis::label)
+          .distinct()
+          .toList();
+    }
+
+    /** Sure enough to pick up a tool. */
+    public boolean sure() {
+      return probability > SURE;
     }
   }
 

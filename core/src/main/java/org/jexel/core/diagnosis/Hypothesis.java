@@ -32,7 +32,7 @@ public record Hypothesis(List<Fault> faults, String label, double weight) {
     double sum = faults.stream().mapToDouble(FaultCatalog.Named::weight).sum();
     all.add(new Hypothesis(List.of(), NO_FAULT, HEALTHY * sum / (1 - HEALTHY)));
     for (FaultCatalog.Named named : faults) {
-      all.add(new Hypothesis(List.of(named.fault()), named.label(), named.weight()));
+      all.add(new Hypothesis(List.of(named.fault()), named.family(), named.weight()));
     }
     return all;
   }

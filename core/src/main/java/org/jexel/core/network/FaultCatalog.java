@@ -13,6 +13,8 @@ import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Joint;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Span;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -27,10 +29,15 @@ public final class FaultCatalog {
 
   /**
    * @param fault the edit of the network
-   * @param label in words; severities of one fault share it
+   * @param label in words, with its severity
    * @param weight how often practice meets it, against the others
    */
-  public record Named(Fault fault, String label, double weight) {}
+  public record Named(Fault fault, String label, double weight) {
+    /** The label that all severities of one fault share. */
+    public String family() {
+      return label.replaceFirst(" by [0-9.]+ Ω", "");
+    }
+  }
 
   private static final Pattern RAIL = Pattern.compile("rail_(left|right|middle)_(\\d+)");
 
@@ -101,7 +108,7 @@ public final class FaultCatalog {
       if (joint.kind() == Joint.Kind.PIN) {
         String pin = joint.function().label() + " pin";
         add(Fault.of(Fault.Kind.OPEN, joint.name()), "No contact: " + pin);
-        corroded(joint, "Corroded: " + pin);
+        corroded(joint, "Corroded", ": " + pin);
       }
     }
   }
@@ -110,14 +117,17 @@ public final class FaultCatalog {
     for (Joint joint : harness.joints()) {
       boolean made = joint.kind() == Joint.Kind.SPLICE || joint.kind() == Joint.Kind.RING;
       if (made) {
-        corroded(joint, "Corroded joint: " + joint.label() + ", " + end(joint));
+        corroded(joint, "Corroded joint", ": " + joint.label() + ", " + end(joint));
       }
     }
   }
 
-  private void corroded(Joint joint, String label) {
+  private void corroded(Joint joint, String what, String where) {
     for (double ohms : CORRODED) {
-      add(Fault.of(Fault.Kind.OHMS, joint.name(), ohms), label);
+      String more = Measure.GAIN.number(ohms, UnitSystem.METRIC);
+      add(
+          Fault.of(Fault.Kind.OHMS, joint.name(), ohms),
+          "%s by %s Ω%s".formatted(what, more, where));
     }
   }
 

@@ -55,18 +55,18 @@ public final class FinderBenchmark {
       FaultCatalog.Named hidden = shows(rig, harness, dice);
       Stand stand = new Stand(rig, harness, List.of(hidden.fault()), dice);
       Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
-      Search search = search(predictions, stand, List.of(hidden.label()), MOST_CHECKS, 1, SURE);
+      Search search = search(predictions, stand, List.of(hidden.family()), MOST_CHECKS, 1, SURE);
       found += search.found() ? 1 : 0;
       counts.add(search.checks());
       minutes += search.minutes();
       if (i < COMPARED) {
         asked += search.minutes();
-        fixed += inOrder(predictions, stand, hidden.label());
+        fixed += inOrder(predictions, stand, hidden.family());
       }
       if (tell && !search.found()) {
         System.out.println(
             "  missed: "
-                + hidden.label()
+                + hidden.family()
                 + " "
                 + hidden.fault()
                 + " -> "
@@ -141,7 +141,7 @@ public final class FinderBenchmark {
       Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
       Stand stand = new Stand(rig, harness, List.of(one.fault(), two.fault()), dice);
       Search search =
-          search(predictions, stand, List.of(one.label(), two.label()), MOST_FOR_TWO, 3, 1);
+          search(predictions, stand, List.of(one.family(), two.family()), MOST_FOR_TWO, 3, 1);
       both += search.found() ? 1 : 0;
       counts.add(search.checks());
     }

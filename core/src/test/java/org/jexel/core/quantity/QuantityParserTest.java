@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Locale;
+import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -109,11 +111,26 @@ class QuantityParserTest {
       @ForAll @DoubleRange(min = 0.01, max = 9999) double si,
       @ForAll Measure measure,
       @ForAll UnitSystem system) {
+    Assume.that(measure.words().isEmpty());
     String printed = measure.text(si, system);
     double back = value(printed, measure, system);
     double step = measure.unit(system).toSi(1);
     assertThat(measure.number(back, system)).isEqualTo(measure.number(si, system));
     assertThat(back).isCloseTo(si, within(0.51 * step));
+  }
+
+  @Test
+  void everyWordReadsBackToItsPlaceAndOthersAreToldTheList() {
+    for (Measure measure : Measure.values()) {
+      for (int i = 0; i < measure.words().size(); i++) {
+        assertThat(value(measure.text(i, UnitSystem.METRIC), measure, UnitSystem.METRIC))
+            .isEqualTo(i);
+      }
+    }
+    assertThat(value("OUT", Measure.GLOW, UnitSystem.METRIC)).isZero();
+    assertThat(value("lit", Measure.GLOW, UnitSystem.METRIC)).isEqualTo(3);
+    Parsed parsed = QuantityParser.parse("12 V", Measure.GLOW, UnitSystem.METRIC);
+    assertThat(((Parsed.Misread) parsed).message()).contains("dark, glimmers, dim, bright");
   }
 
   @Property
