@@ -12,10 +12,8 @@
     if (said) said.textContent = words;
   };
 
-  /* Enter fires "change" and then "submit": the draft that the first would send is not wanted,
-     neither while the record is on its way nor right after it, however slow the server is. */
+  /* Enter fires "change" and then "submit": the draft that the first would send is not wanted. */
   let submitted = 0;
-  let recorded = 0;
   document.addEventListener("submit", (event) => {
     // A part that is being moved keeps the focus.
     if (event.target.id === "move-form") return;
@@ -24,18 +22,14 @@
   }, true);
   /* After a record the hand goes on: to the field that asks, else to the next act. */
   document.addEventListener("htmx:afterSettle", () => {
-    if (!submitted) return;
-    const late = Date.now() - submitted > 5000;
+    if (Date.now() - submitted > 5000) return;
     submitted = 0;
-    recorded = Date.now();
-    if (late) return;
     const asks = document.querySelector(".do [aria-invalid=true]");
     (asks || document.getElementById("next-act")).focus({ preventScroll: true });
   });
   document.addEventListener("htmx:beforeRequest", (event) => {
     const path = event.detail.requestConfig.path;
-    const posted = submitted && Date.now() - submitted < 20000;
-    if (path.endsWith("/draft") && (posted || Date.now() - recorded < 600)) event.preventDefault();
+    if (path.endsWith("/draft") && Date.now() - submitted < 1500) event.preventDefault();
   });
   document.addEventListener("htmx:beforeSwap", (event) => {
     const answer = event.detail.xhr;
@@ -48,11 +42,9 @@
     }
   });
   document.addEventListener("htmx:sendError", () => {
-    submitted = 0;
     say("The server does not answer. What you typed is still here.");
   });
   document.addEventListener("htmx:responseError", (event) => {
-    submitted = 0;
     say(event.detail.xhr.status === 403
       ? "Your role may look, not change."
       : "Not taken. What you typed is still here; try again.");
