@@ -12,6 +12,27 @@
     if (said) said.textContent = words;
   };
 
+  /* What was typed after a request left is newer than its answer, however late that comes. */
+  const typed = new WeakMap();
+  const type = (event) => typed.set(event.target, performance.now());
+  document.addEventListener("input", type, true);
+  document.addEventListener("change", type, true);
+  const sent = new WeakMap();
+  document.addEventListener("htmx:beforeSend", (event) => {
+    sent.set(event.detail.xhr, performance.now());
+  });
+  let newer = [];
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    const left = sent.get(event.detail.xhr);
+    newer = [...document.querySelectorAll("input:not([type=hidden]), select, textarea")]
+      .filter((field) => typed.get(field) > left)
+      .map((field) => [field, field.value, field.checked]);
+  });
+  document.addEventListener("htmx:afterSwap", () => {
+    newer.forEach(([field, value, checked]) => { field.value = value; field.checked = checked; });
+    newer = [];
+  });
+
   /* Enter fires "change" and then "submit": the draft that the first would send is not wanted. */
   let submitted = 0;
   document.addEventListener("submit", (event) => {

@@ -98,7 +98,7 @@ public final class Browser implements AutoCloseable {
   }
 
   public WebElement at(String css) {
-    return new WebDriverWait(driver, Duration.ofSeconds(30))
+    return new WebDriverWait(driver, Duration.ofSeconds(10))
         .until(d -> d.findElement(By.cssSelector(css)));
   }
 
@@ -121,7 +121,7 @@ public final class Browser implements AutoCloseable {
   }
 
   public void await(String what, Soon soon) {
-    new WebDriverWait(driver, Duration.ofSeconds(45))
+    new WebDriverWait(driver, Duration.ofSeconds(15))
         .withMessage(
             () -> what + " at " + path() + (has("#next-act") ? ", next " + text("#next-act") : ""))
         .ignoring(org.openqa.selenium.StaleElementReferenceException.class)

@@ -124,9 +124,10 @@ class BenchController {
       @PathVariable String id,
       @RequestParam(defaultValue = "") String reading,
       @RequestParam(defaultValue = "0") long seen,
+      @RequestParam(defaultValue = "") String requestKey,
       Person person) {
     JobFile file = files.open(ref, person);
-    bench.draft(file, check(file, id), reading, seen);
+    bench.draft(file, check(file, id), reading, seen, requestKey);
     return "redirect:/jobs/{ref}/bench?card={id}";
   }
 

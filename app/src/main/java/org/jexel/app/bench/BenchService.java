@@ -78,6 +78,7 @@ public class BenchService {
     try {
       transaction.executeWithoutResult(
           status -> {
+            files.hold(file);
             readings.saveAndFlush(
                 new Reading(
                     file.job(),
@@ -106,11 +107,19 @@ public class BenchService {
     return UUID.nameUUIDFromBytes(both.getBytes(StandardCharsets.UTF_8)).toString();
   }
 
-  void draft(JobFile file, Check check, String typed, long seen) {
-    if (typed.isBlank()) {
-      drafts.drop(file.job(), file.person(), FORM, check.id());
-    } else {
-      drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
-    }
+  /** Remembers what is being typed, unless it was recorded meanwhile. */
+  void draft(JobFile file, Check check, String typed, long seen, String requestKey) {
+    transaction.executeWithoutResult(
+        status -> {
+          files.hold(file);
+          if (readings.existsByRequestKey(requestKey)) {
+            return;
+          }
+          if (typed.isBlank()) {
+            drafts.drop(file.job(), file.person(), FORM, check.id());
+          } else {
+            drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
+          }
+        });
   }
 }

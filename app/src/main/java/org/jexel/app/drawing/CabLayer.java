@@ -98,7 +98,7 @@ final class CabLayer {
 
   /** The box as it is turned, its nose in the direction of travel when it is straight. */
   private void controller(double[] box) {
-    double yaw = degrees("yaw");
+    double yaw = file.found().mounting().map(m -> Math.toDegrees(m.yaw())).orElse(0.0);
     svg.open(
         "g",
         "transform",
@@ -116,18 +116,14 @@ final class CabLayer {
     svg.close();
   }
 
-  private double degrees(String field) {
-    String text = file.cabNote("mounting").getOrDefault(field, "").replace(',', '.');
-    return text.matches("[-−]?\\d{1,3}(\\.\\d{1,3})?")
-        ? Double.parseDouble(text.replace('−', '-'))
-        : 0;
-  }
-
   private String mountingWords() {
-    if (file.cabNote("mounting").getOrDefault("yaw", "").isBlank()) {
-      return "mounting";
-    }
-    return "turned %.0f°, pitched %.0f°".formatted(Math.abs(degrees("yaw")), degrees("pitch"));
+    return file.found()
+        .mounting()
+        .map(
+            m ->
+                "turned %.0f°, pitched %.0f°"
+                    .formatted(Math.abs(Math.toDegrees(m.yaw())), Math.toDegrees(m.pitch())))
+        .orElse("mounting");
   }
 
   /** At the pedal's switch; behind the isolator where the bus watches the lamps. */

@@ -37,9 +37,12 @@ public class Drafts {
     drafts.dropForm(job.id(), person.id(), form);
   }
 
-  /** Every draft of one person on one job. */
+  /** Every draft of one person on one job; who may only look has none. */
   @Transactional(readOnly = true)
   public Typed of(Job job, Person person) {
+    if (!person.role().mayChange()) {
+      return new Typed(List.of());
+    }
     return new Typed(drafts.findByJobIdAndPersonId(job.id(), person.id()));
   }
 

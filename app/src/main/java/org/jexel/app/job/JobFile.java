@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jexel.app.bench.Reading;
 import org.jexel.app.cab.CabFound;
 import org.jexel.app.cab.CabNote;
@@ -68,7 +67,7 @@ public final class JobFile {
   private final List<GainSetting> settings;
   private final Map<String, StepTick> ticks = new LinkedHashMap<>();
   private final Map<String, Map<String, String>> cabNotes = new LinkedHashMap<>();
-  private final Drafts.Typed typed;
+  private final Supplier<Drafts.Typed> typed;
   private final Plans plans;
   private final Rig rig;
   private final Map<String, Object> computed = new HashMap<>();
@@ -85,7 +84,7 @@ public final class JobFile {
       List<GainSetting> settings,
       List<StepTick> ticks,
       List<CabNote> cabNotes,
-      Drafts.Typed typed,
+      Supplier<Drafts.Typed> typed,
       Plans plans) {
     this.job = job;
     this.person = person;
@@ -195,7 +194,7 @@ public final class JobFile {
   }
 
   public Drafts.Typed typed() {
-    return typed;
+    return once("typed", typed);
   }
 
   public LoadSheet load() {
@@ -261,9 +260,14 @@ public final class JobFile {
     return job.controller().model().map(ControllerEntry::model);
   }
 
+  /** What was typed on the cards of the cab. */
+  public Fitting.Found found() {
+    return once("found", () -> CabFound.of(this));
+  }
+
   /** How the controller stands in this vehicle. */
   public List<Fitting.Finding> fitting() {
-    return once("fitting", () -> Fitting.of(rig, job.wish(), controllerFeed(), CabFound.of(this)));
+    return once("fitting", () -> Fitting.of(rig, job.wish(), controllerFeed(), found()));
   }
 
   public BreakawayLoad breakawayLoad() {
@@ -279,16 +283,13 @@ public final class JobFile {
     return once("further", () -> plans.further(rig, job.workshop().stock(), supply()));
   }
 
-  /** The sheet, and what was read beyond it. */
-  public List<Check> looked() {
+  /** Checks beyond the sheet that somebody read. */
+  public List<Check> readBeyond() {
     Set<String> onTheSheet = checks().stream().map(Check::id).collect(Collectors.toSet());
     if (onTheSheet.containsAll(newestReadings().keySet())) {
-      return checks();
+      return List.of();
     }
-    return Stream.concat(
-            checks().stream(),
-            further().stream().filter(check -> newestReadings().containsKey(check.id())))
-        .toList();
+    return further().stream().filter(c -> newestReadings().containsKey(c.id())).toList();
   }
 
   /** Battery volts as read at the bench; every later check starts from it. */
@@ -299,9 +300,11 @@ public final class JobFile {
 
   /** A check of the sheet or beyond it. */
   public Optional<Check> check(String id) {
-    return Stream.concat(checks().stream(), Stream.of(id).flatMap(i -> further().stream()))
-        .filter(check -> check.id().equals(id))
-        .findFirst();
+    return find(checks(), id).or(() -> find(further(), id));
+  }
+
+  private static Optional<Check> find(List<Check> checks, String id) {
+    return checks.stream().filter(check -> check.id().equals(id)).findFirst();
   }
 
   /** What explains the newest readings, and what to read next. */

@@ -119,7 +119,7 @@ public class JobFiles {
         settings.ofJob(job.id()),
         ticks.ofJob(job.id()),
         cabNotes.newestOf(job.id()),
-        drafts.of(job, person),
+        () -> drafts.of(job, person),
         plans);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.harness.Circuit;
@@ -95,7 +96,10 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (file.newestReadings().isEmpty()) {
       return StationState.NOT_YET;
     }
-    List<Verdict> verdicts = file.looked().stream().map(file::verdict).toList();
+    List<Verdict> verdicts =
+        Stream.concat(file.checks().stream(), file.readBeyond().stream())
+            .map(file::verdict)
+            .toList();
     Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
     return worst != Verdict.FAILS && verdicts.contains(Verdict.NOT_YET)
         ? StationState.UNDER_WAY
@@ -175,8 +179,8 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     if (step.isPresent() && file.job().wish() != Wish.REPAIR && beforeTheBench(step.get())) {
       return act(step.get());
     }
-    for (Check check : file.looked()) {
-      if (file.verdict(check) == Verdict.FAILS && !file.checks().contains(check)) {
+    for (Check check : file.readBeyond()) {
+      if (file.verdict(check) == Verdict.FAILS) {
         return new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "");
       }
     }

@@ -109,7 +109,8 @@ class RoadController {
 
   @PostMapping("/jobs/{ref}/road/draft")
   String draft(@PathVariable String ref, @RequestParam Map<String, String> posted, Person person) {
-    road.keep(files.open(ref, person), fields(posted), false);
+    String key = posted.getOrDefault("requestKey", "");
+    road.draft(files.open(ref, person), fields(posted), key);
     return "redirect:/jobs/{ref}/road?card=stop";
   }
 

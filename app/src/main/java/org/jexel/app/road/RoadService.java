@@ -159,19 +159,33 @@ public class RoadService {
     }
     try {
       transaction.executeWithoutResult(status -> enter(file, understood.entry()));
-    } catch (DataIntegrityViolationException twice) {
+    } catch (DataIntegrityViolationException refused) {
+      if (!stops.existsByRequestKey(requestKey)) {
+        throw refused;
+      }
       return;
     }
     files.refresh(file.job().ref(), file.person());
   }
 
   private void enter(JobFile file, StopEntry entry) {
+    files.hold(file);
     stops.saveAndFlush(new TestStop(file.job(), entry, file.person(), clock.instant()));
     drafts.dropForm(file.job(), file.person(), FORM);
   }
 
-  /** Remembers a half-filled form. */
-  void keep(JobFile file, Map<String, String> typed, boolean asked) {
+  /** Remembers a half-filled form, unless that form was recorded meanwhile. */
+  void draft(JobFile file, Map<String, String> typed, String requestKey) {
+    transaction.executeWithoutResult(
+        status -> {
+          files.hold(file);
+          if (!stops.existsByRequestKey(requestKey)) {
+            keep(file, typed, false);
+          }
+        });
+  }
+
+  private void keep(JobFile file, Map<String, String> typed, boolean asked) {
     typed.forEach(
         (field, text) -> drafts.keep(file.job(), file.person(), FORM, field, text, asked ? 1 : 0));
   }

@@ -10,6 +10,8 @@ import org.jexel.core.quantity.Verdict;
 /**
  * What a tilted inertia controller senses: a·cos(yaw)·cos(pitch) + g·sin(pitch).
  *
+ * @param yaw turn away from the direction of travel, rad
+ * @param pitch nose up, rad
  * @param error of the sensed deceleration, as a share of the true one: cos(yaw)·cos(pitch) − 1
  * @param offset what it senses at rest, in g: sin(pitch)
  * @param verdict against the limits
@@ -17,7 +19,13 @@ import org.jexel.core.quantity.Verdict;
  * @param sum how the error was found
  */
 public record Mounting(
-    double error, double offset, Verdict verdict, List<String> reasons, Sum sum) {
+    double yaw,
+    double pitch,
+    double error,
+    double offset,
+    Verdict verdict,
+    List<String> reasons,
+    Sum sum) {
 
   /**
    * What a model allows.
@@ -47,6 +55,8 @@ public record Mounting(
             .and(outside("Pitched %.0f°", pitch, limits.pitch(), reasons))
             .and(outside("Rolled %.0f°", roll, limits.roll(), reasons));
     return new Mounting(
+        yaw,
+        pitch,
         error,
         offset,
         verdict,

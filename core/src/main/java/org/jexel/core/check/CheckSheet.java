@@ -5,24 +5,14 @@ import static org.jexel.core.harness.Harness.BATTERY_PLUS;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeMap;
-import java.util.function.ToDoubleFunction;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
-import org.jexel.core.network.Element;
-import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
-import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
-import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.Sum;
-import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -40,12 +30,12 @@ public final class CheckSheet {
   private static final double WITH_HELPER = 3;
 
   private final Rig rig;
-  private final Harness harness;
+  private final CheckMaker maker;
   private final List<Check> checks = new ArrayList<>();
 
   private CheckSheet(Rig rig, Harness harness) {
     this.rig = rig;
-    this.harness = harness;
+    this.maker = new CheckMaker(rig, harness);
   }
 
   /**
@@ -75,9 +65,7 @@ public final class CheckSheet {
   }
 
   private void supply() {
-    RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.UNPLUGGED));
     volts(
-        network,
         Setup.rig(StateWord.UNPLUGGED),
         "supply.battery",
         "Battery, engine off",
@@ -96,15 +84,7 @@ public final class CheckSheet {
   private void socket(Pin pin) {
     PinFunction function = pin.function();
     String node = "sock_" + HarnessPlanner.id(function);
-    RigNetwork network = RigNetwork.of(rig, harness, on(function));
-    if (!network.network().hasNode(node)) {
-      feedOutsideThePlan(network, function, node);
-    }
-    network
-        .network()
-        .add(new Element.Resistor("meter", node, "sock_earth", Meter.OHMS_AS_VOLTMETER));
     volts(
-        network,
         new Setup(Setup.Kind.RIG, on(function), null),
         "socket." + HarnessPlanner.id(function),
         "Socket pin " + pin.number() + ", " + function.label(),
@@ -118,13 +98,6 @@ public final class CheckSheet {
         "sock_earth",
         "A pin without load shows the battery; anything less is lost in the vehicle.",
         AT_SOCKET);
-  }
-
-  /** A pin that the trailer does not use still shows the battery on a healthy vehicle. */
-  private static void feedOutsideThePlan(RigNetwork network, PinFunction function, String node) {
-    network
-        .network()
-        .add(new Element.Resistor("feed_" + HarnessPlanner.id(function), BATTERY_PLUS, node, 0.1));
   }
 
   private static RigState on(PinFunction function) {
@@ -146,17 +119,8 @@ public final class CheckSheet {
   }
 
   private void brakeResistance() {
-    RigNetwork network = RigNetwork.trailerAlone(rig, harness, PinFunction.BRAKE);
-    Solution solution = network.network().solve();
-    double amps = solution.amps(RigNetwork.OHMMETER);
-    Solution.Sensitivity sensitivity = solution.ofSourceAmps(RigNetwork.OHMMETER);
-    // R = 1 V / I, hence dR = −dI / I².
-    finish(
-        network,
-        1 / amps,
-        tolerance -> -sensitivity.to(tolerance.element()) / (amps * amps),
-        Measure.OHMS,
-        new Draft(
+    add(
+        new CheckMaker.Words(
             "brake.resistance",
             "Brake circuit, resistance",
             Check.Group.TRAILER,
@@ -171,14 +135,12 @@ public final class CheckSheet {
             AT_SOCKET,
             rig.hasMagnets()
                 ? "R = 1 / Σ(n / r) + copper and contacts"
-                : "R = signal input of the actuator",
-            new Probing(Setup.ohmmeter(PinFunction.BRAKE), Measure.OHMS, "", "")));
+                : "R = signal input of the actuator"),
+        new Probing(Setup.ohmmeter(PinFunction.BRAKE), Measure.OHMS, "", ""));
   }
 
   private void brakeVolts() {
-    RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER));
     volts(
-        network,
         Setup.rig(StateWord.LEVER),
         "brake.volts",
         "Brake pin, full lever, brakes joined",
@@ -195,15 +157,8 @@ public final class CheckSheet {
   }
 
   private void brakeAmps() {
-    RigNetwork network = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER));
-    Solution solution = network.network().solve();
-    Solution.Sensitivity sensitivity = solution.ofAmps(BRAKE_CONDUCTOR);
-    finish(
-        network,
-        solution.amps(BRAKE_CONDUCTOR),
-        tolerance -> sensitivity.to(tolerance.element()),
-        Measure.AMPS,
-        new Draft(
+    add(
+        new CheckMaker.Words(
             "brake.amps",
             "Brake current, full lever",
             Check.Group.BRAKES,
@@ -216,8 +171,8 @@ public final class CheckSheet {
                 ? "Current is what the magnets pull with; it falls when one is off."
                 : "Only the signal flows here; the actuator has its own supply.",
             WITH_HELPER,
-            "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)",
-            new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, BRAKE_CONDUCTOR, "")));
+            "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)"),
+        new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, BRAKE_CONDUCTOR, ""));
   }
 
   private String earthPin() {
@@ -229,7 +184,6 @@ public final class CheckSheet {
   }
 
   private void volts(
-      RigNetwork network,
       Setup setup,
       String id,
       String title,
@@ -243,100 +197,13 @@ public final class CheckSheet {
       String blackNode,
       String why,
       double minutes) {
-    Solution solution = network.network().solve();
-    Solution.Sensitivity sensitivity = solution.ofVolts(redNode, blackNode);
-    finish(
-        network,
-        solution.volts(redNode, blackNode),
-        tolerance -> sensitivity.to(tolerance.element()),
-        Measure.VOLTS,
-        new Draft(
-            id,
-            title,
-            group,
-            function,
-            state,
-            place,
-            red,
-            black,
-            why,
-            minutes,
-            "U = E − Σ R·I on the way, solved for the whole network",
-            new Probing(setup, Measure.VOLTS, redNode, blackNode)));
+    add(
+        new CheckMaker.Words(
+            id, title, group, function, state, place, red, black, why, minutes, CheckMaker.SOLVED),
+        new Probing(setup, Measure.VOLTS, redNode, blackNode));
   }
 
-  private record Draft(
-      String id,
-      String title,
-      Check.Group group,
-      PinFunction function,
-      String state,
-      String place,
-      String red,
-      String black,
-      String why,
-      double minutes,
-      String formula,
-      Probing probing) {}
-
-  private void finish(
-      RigNetwork network,
-      double expected,
-      ToDoubleFunction<Tolerance> slope,
-      Measure measure,
-      Draft draft) {
-    Spread spread = Spread.of(network, expected, slope, measure);
-    checks.add(
-        new Check(
-            draft.id(),
-            draft.title(),
-            draft.group(),
-            draft.function(),
-            draft.state(),
-            draft.place(),
-            draft.red(),
-            draft.black(),
-            measure,
-            spread.band(),
-            draft.why(),
-            new Sum(draft.title(), draft.formula(), terms(network, expected), expected, measure),
-            spread.influences(),
-            draft.minutes(),
-            draft.probing()));
-  }
-
-  /** The parts of the sum: the supply, the controller, the loads, and the copper as one figure. */
-  private List<Term> terms(RigNetwork network, double expected) {
-    List<Term> terms = new ArrayList<>();
-    double copper = 0;
-    Map<Double, Integer> magnets = new TreeMap<>();
-    for (Tolerance part : network.tolerances()) {
-      if (part.element().equals(RigNetwork.SUPPLY)) {
-        terms.add(term("E", part));
-      } else if (part.element().equals("controller")) {
-        terms.add(term("U_c", part));
-      } else if (part.element().startsWith("magnet_")) {
-        magnets.merge(part.nominal(), 1, Integer::sum);
-      } else if (part.element().contains("brake") || part.element().contains("bret")) {
-        copper += part.nominal();
-      }
-    }
-    boolean alike = magnets.size() == 1;
-    magnets.forEach(
-        (ohms, count) -> {
-          String which = alike ? "" : "_" + ohms;
-          terms.add(Term.computed("r" + which, "one magnet", ohms, Measure.OHMS));
-          terms.add(Term.computed("n" + which, "of these side by side", count, Measure.COUNT));
-        });
-    if (!magnets.isEmpty()) {
-      terms.add(
-          Term.computed("copper", "all brake conductors and contacts", copper, Measure.MILLIOHMS));
-    }
-    return terms;
-  }
-
-  private static Term term(String symbol, Tolerance part) {
-    return new Term(
-        symbol, part.label(), part.nominal(), part.measure(), Optional.of(part.provenance()));
+  private void add(CheckMaker.Words words, Probing probing) {
+    checks.add(maker.make(words, probing));
   }
 }

@@ -1,23 +1,15 @@
 package org.jexel.core.check;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.function.ToDoubleFunction;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
-import org.jexel.core.network.Element;
 import org.jexel.core.network.RigNetwork;
-import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
-import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.Sum;
-import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -51,13 +43,13 @@ public final class FurtherChecks {
 
   private final Rig rig;
   private final Harness harness;
-  private final Map<Setup, RigNetwork> networks = new LinkedHashMap<>();
-  private final Map<Setup, Solution> solutions = new LinkedHashMap<>();
+  private final CheckMaker maker;
   private final List<Check> checks = new ArrayList<>();
 
   private FurtherChecks(Rig rig, Harness harness) {
     this.rig = rig;
     this.harness = harness;
+    this.maker = new CheckMaker(rig, harness);
   }
 
   /**
@@ -341,8 +333,7 @@ public final class FurtherChecks {
       String red,
       String black,
       double minutes) {
-    RigNetwork network = network(setup);
-    if (network.network().hasNode(red) && network.network().hasNode(black)) {
+    if (maker.reaches(setup, red, black)) {
       add(
           id,
           title,
@@ -366,10 +357,6 @@ public final class FurtherChecks {
         .replace('_', ' ');
   }
 
-  private RigNetwork network(Setup setup) {
-    return networks.computeIfAbsent(setup, s -> s.network(rig, harness));
-  }
-
   private void add(
       String id,
       String title,
@@ -382,60 +369,20 @@ public final class FurtherChecks {
       Probing probing,
       String why,
       double minutes) {
-    RigNetwork network = network(probing.setup());
-    Solution solution =
-        solutions.computeIfAbsent(probing.setup(), s -> network(s).network().solve());
-    double expected = probing.read(solution);
-    Measure measure = probing.measure();
-    Spread spread =
-        measure.words().isEmpty()
-            ? Spread.of(network, expected, slope(probing, network, solution), measure)
-            : new Spread(new Band(expected, expected, expected), List.of());
     checks.add(
-        new Check(
-            id,
-            title,
-            group,
-            function,
-            state,
-            place,
-            red,
-            black,
-            measure,
-            spread.band(),
-            why,
-            new Sum(
+        maker.make(
+            new CheckMaker.Words(
+                id,
                 title,
-                "solved for the whole network",
-                List.of(
-                    Term.computed(
-                        "U",
-                        "supply",
-                        probing.setup().kind() == Setup.Kind.BENCH
-                            ? Setup.BENCH_VOLTS
-                            : rig.sheet().si(RigField.ENGINE_OFF_VOLTS),
-                        Measure.VOLTS)),
-                expected,
-                measure),
-            spread.influences(),
-            minutes,
+                group,
+                function,
+                state,
+                place,
+                red,
+                black,
+                why,
+                minutes,
+                CheckMaker.SOLVED),
             probing));
-  }
-
-  private static ToDoubleFunction<Tolerance> slope(
-      Probing probing, RigNetwork network, Solution solution) {
-    if (probing.measure() == Measure.VOLTS) {
-      Solution.Sensitivity volts = solution.ofVolts(probing.red(), probing.black());
-      return part -> volts.to(part.element());
-    }
-    if (network.network().element(probing.red()) instanceof Element.Source) {
-      Solution.Sensitivity amps = solution.ofSourceAmps(probing.red());
-      return part -> amps.to(part.element());
-    }
-    Solution.Sensitivity amps = solution.ofAmps(probing.red());
-    double own = -solution.amps(probing.red());
-    // The clamped part's own resistance: dI/dR = −I/R beside what it does to the rest.
-    return part ->
-        amps.to(part.element()) + (part.element().equals(probing.red()) ? own / part.nominal() : 0);
   }
 }

@@ -24,6 +24,9 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
   /** Volts of a bench supply that stands for a charged battery. */
   public static final double BENCH_VOLTS = 12.8;
 
+  /** Of a feed that is no part of the plan, Ω. */
+  private static final double OUTSIDE_OHMS = 0.1;
+
   /** Where the current comes from. */
   public enum Kind {
     RIG,
@@ -68,10 +71,19 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
     };
   }
 
-  private static void metered(Rig rig, RigNetwork network) {
+  private void metered(Rig rig, RigNetwork network) {
     for (Pin pin : rig.connector().pins()) {
       String node = "sock_" + HarnessPlanner.id(pin.function());
-      if (pin.function() != PinFunction.EARTH && network.network().hasNode(node)) {
+      boolean own = network.network().hasNode(node);
+      if (pin.function() == PinFunction.EARTH || pin.function() == PinFunction.BRAKE && !own) {
+        continue;
+      }
+      if (!own && state.feeds(pin.function(), rig.connector())) {
+        // A pin that the trailer does not use still shows the battery on a healthy vehicle.
+        String feed = "feed_" + HarnessPlanner.id(pin.function());
+        network.network().add(new Element.Resistor(feed, Harness.BATTERY_PLUS, node, OUTSIDE_OHMS));
+      }
+      if (network.network().hasNode(node)) {
         network
             .network()
             .add(

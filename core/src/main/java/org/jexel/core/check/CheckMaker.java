@@ -1,0 +1,148 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.ToDoubleFunction;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.Solution;
+import org.jexel.core.network.Tolerance;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.Term;
+import org.jexel.core.rig.Rig;
+
+/**
+ * Makes checks of one rig: solves each setup once, and gives every check its expected value, its
+ * {@link Spread} and its sum.
+ */
+final class CheckMaker {
+  /** How a figure of the whole network comes about. */
+  static final String SOLVED = "U = E − Σ R·I on the way, solved for the whole network";
+
+  private final Rig rig;
+  private final Harness harness;
+  private final Map<Setup, RigNetwork> networks = new HashMap<>();
+  private final Map<Setup, Solution> solutions = new HashMap<>();
+
+  CheckMaker(Rig rig, Harness harness) {
+    this.rig = rig;
+    this.harness = harness;
+  }
+
+  /** What a check says, but for its value; the fields are those of {@link Check}. */
+  record Words(
+      String id,
+      String title,
+      Check.Group group,
+      PinFunction function,
+      String state,
+      String place,
+      String red,
+      String black,
+      String why,
+      double minutes,
+      String formula) {}
+
+  /** Whether this rig has the points that the leads go to. */
+  boolean reaches(Setup setup, String red, String black) {
+    RigNetwork network = network(setup);
+    return network.network().hasNode(red) && network.network().hasNode(black);
+  }
+
+  Check make(Words words, Probing probing) {
+    RigNetwork network = network(probing.setup());
+    Solution solution =
+        solutions.computeIfAbsent(probing.setup(), setup -> network(setup).network().solve());
+    double expected = probing.read(solution);
+    Measure measure = probing.measure();
+    Spread spread =
+        measure.words().isEmpty()
+            ? Spread.of(network, expected, slope(probing, network, solution), measure)
+            : new Spread(new Band(expected, expected, expected), List.of());
+    return new Check(
+        words.id(),
+        words.title(),
+        words.group(),
+        words.function(),
+        words.state(),
+        words.place(),
+        words.red(),
+        words.black(),
+        measure,
+        spread.band(),
+        words.why(),
+        new Sum(words.title(), words.formula(), terms(network, expected), expected, measure),
+        spread.influences(),
+        words.minutes(),
+        probing);
+  }
+
+  private RigNetwork network(Setup setup) {
+    return networks.computeIfAbsent(setup, s -> s.network(rig, harness));
+  }
+
+  private static ToDoubleFunction<Tolerance> slope(
+      Probing probing, RigNetwork network, Solution solution) {
+    if (probing.measure() == Measure.VOLTS) {
+      Solution.Sensitivity volts = solution.ofVolts(probing.red(), probing.black());
+      return part -> volts.to(part.element());
+    }
+    if (probing.measure() == Measure.OHMS) {
+      // R = 1 V / I, hence dR = −dI / I².
+      double amps = solution.amps(RigNetwork.OHMMETER);
+      Solution.Sensitivity drawn = solution.ofSourceAmps(RigNetwork.OHMMETER);
+      return part -> -drawn.to(part.element()) / (amps * amps);
+    }
+    if (network.network().element(probing.red()) instanceof Element.Source) {
+      Solution.Sensitivity amps = solution.ofSourceAmps(probing.red());
+      return part -> amps.to(part.element());
+    }
+    Solution.Sensitivity amps = solution.ofAmps(probing.red());
+    double own = -solution.amps(probing.red());
+    // The clamped part's own resistance: dI/dR = −I/R beside what it does to the rest.
+    return part ->
+        amps.to(part.element()) + (part.element().equals(probing.red()) ? own / part.nominal() : 0);
+  }
+
+  /** The parts of the sum: the supply, the controller, the loads, and the copper as one figure. */
+  private static List<Term> terms(RigNetwork network, double expected) {
+    List<Term> terms = new ArrayList<>();
+    double copper = 0;
+    Map<Double, Integer> magnets = new TreeMap<>();
+    for (Tolerance part : network.tolerances()) {
+      if (part.element().equals(RigNetwork.SUPPLY)) {
+        terms.add(term("E", part));
+      } else if (part.element().equals("controller")) {
+        terms.add(term("U_c", part));
+      } else if (part.element().startsWith("magnet_")) {
+        magnets.merge(part.nominal(), 1, Integer::sum);
+      } else if (part.element().contains("brake") || part.element().contains("bret")) {
+        copper += part.nominal();
+      }
+    }
+    boolean alike = magnets.size() == 1;
+    magnets.forEach(
+        (ohms, count) -> {
+          String which = alike ? "" : "_" + ohms;
+          terms.add(Term.computed("r" + which, "one magnet", ohms, Measure.OHMS));
+          terms.add(Term.computed("n" + which, "of these side by side", count, Measure.COUNT));
+        });
+    if (!magnets.isEmpty()) {
+      terms.add(
+          Term.computed("copper", "all brake conductors and contacts", copper, Measure.MILLIOHMS));
+    }
+    return terms;
+  }
+
+  private static Term term(String symbol, Tolerance part) {
+    return new Term(
+        symbol, part.label(), part.nominal(), part.measure(), Optional.of(part.provenance()));
+  }
+}
