@@ -79,10 +79,7 @@ class Plans {
                       : rig;
               return Predictions.of(read, harness(rig, stock), all);
             });
-    // Pairs of faults are added to what is known while a search goes on.
-    synchronized (known) {
-      return Diagnosis.of(known, readings);
-    }
+    return Diagnosis.of(known, readings);
   }
 
   private static Wired wired(Rig rig, List<WireSize> stock) {

@@ -17,15 +17,12 @@ final class Likelihood {
   private Likelihood() {}
 
   /** Logarithm of the density of a number, or of the probability of a word. */
-  static double log(Predictions predictions, int hypothesis, int place, double seen) {
-    Check check = predictions.checks().get(place);
-    double mean = predictions.mean(hypothesis, place);
+  static double log(Check check, double mean, double deviation, double seen) {
     if (!check.measure().words().isEmpty()) {
       return Math.log(word(check.measure(), mean, seen));
     }
-    double sd = predictions.deviation(hypothesis, place);
-    double z = (seen - mean) / sd;
-    double normal = Math.exp(-z * z / 2) / (sd * Math.sqrt(2 * Math.PI));
+    double z = (seen - mean) / deviation;
+    double normal = Math.exp(-z * z / 2) / (deviation * Math.sqrt(2 * Math.PI));
     return Math.log((1 - SLIP) * normal + SLIP / range(check.measure()));
   }
 
@@ -47,12 +44,10 @@ final class Likelihood {
   }
 
   /** How many deviations off a reading is; a word that should hardly be said counts as far off. */
-  static double off(Predictions predictions, int hypothesis, int place, double seen) {
-    Check check = predictions.checks().get(place);
-    double mean = predictions.mean(hypothesis, place);
+  static double off(Check check, double mean, double deviation, double seen) {
     if (!check.measure().words().isEmpty()) {
       return word(check.measure(), mean, seen) < 0.05 ? 6 : 0;
     }
-    return Math.abs(seen - mean) / predictions.deviation(hypothesis, place);
+    return Math.abs(seen - mean) / deviation;
   }
 }

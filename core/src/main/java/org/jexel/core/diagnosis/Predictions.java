@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
@@ -41,16 +42,17 @@ public final class Predictions {
   /** A reading that shrinks keeps at least this share of its band. */
   private static final double LEAST_SCALE = 0.25;
 
+  /** Solved pairs that are kept. */
+  private static final int MOST_PAIRS = 4000;
+
   private final Rig rig;
   private final Harness harness;
   private final List<Check> checks;
   private final Map<String, Integer> places = new HashMap<>();
-  private final List<Hypothesis> hypotheses = new ArrayList<>();
-  private final List<double[]> means = new ArrayList<>();
-  private final List<double[]> deviations = new ArrayList<>();
+  private final List<Row> singles = new ArrayList<>();
   private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
   private final Map<Setup, FaultSolver> signalled = new LinkedHashMap<>();
-  private final Set<Set<Fault>> pairs = new HashSet<>();
+  private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
   private final Network whole;
 
   private Predictions(Rig rig, Harness harness, List<Check> checks) {
@@ -70,7 +72,7 @@ public final class Predictions {
   public static Predictions of(
       Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
     Predictions predictions = new Predictions(rig, harness, checks);
-    hypotheses.forEach(predictions::add);
+    hypotheses.forEach(h -> predictions.solve(h).ifPresent(predictions.singles::add));
     return predictions;
   }
 
@@ -87,36 +89,28 @@ public final class Predictions {
             setup, s -> new FaultSolver(s.network(rig, harness, signal).network()));
   }
 
-  /** Adds one more hypothesis; a rig that cannot be solved with it is left out. */
-  void add(Hypothesis hypothesis) {
+  /** The network with a hypothesis's faults; empty where no rig can stand so. */
+  private Optional<Row> solve(Hypothesis hypothesis) {
     try {
       double[] mean = predict(hypothesis);
-      double[] healthy = means.isEmpty() ? mean : means.get(0);
+      double[] healthy = singles.isEmpty() ? mean : singles.get(0).means();
       double[] deviation = new double[mean.length];
       for (int c = 0; c < mean.length; c++) {
         deviation[c] = deviation(checks.get(c), hypothesis, mean[c], healthy[c]);
       }
-      hypotheses.add(hypothesis);
-      means.add(mean);
-      deviations.add(deviation);
+      return Optional.of(new Row(hypothesis, mean, deviation, true));
     } catch (NetworkException cannot) {
-      // Two stiff sources against each other and the like: no rig stands so.
+      // Two stiff sources against each other and the like.
+      return Optional.empty();
     }
   }
 
-  /** Adds two faults together, unless they stand here already, in whatever order. */
-  void pair(Hypothesis both) {
-    if (pairs.add(new HashSet<>(both.faults()))) {
-      add(both);
+  /** Two faults together, solved; remembered, since the next reading will ask again. */
+  synchronized Optional<Row> pair(Hypothesis both) {
+    if (pairs.size() > MOST_PAIRS) {
+      pairs.clear();
     }
-  }
-
-  /** Sum of the weights of the healthy rig and the single faults. */
-  double weight() {
-    return hypotheses.stream()
-        .filter(h -> h.faults().size() < 2)
-        .mapToDouble(Hypothesis::weight)
-        .sum();
+    return pairs.computeIfAbsent(new HashSet<>(both.faults()), faults -> solve(both));
   }
 
   private double[] predict(Hypothesis hypothesis) {
@@ -160,21 +154,18 @@ public final class Predictions {
     return checks;
   }
 
+  /** The healthy rig first, then every single fault. */
+  List<Row> singles() {
+    return singles;
+  }
+
   public List<Hypothesis> hypotheses() {
-    return hypotheses;
+    return singles.stream().map(Row::hypothesis).toList();
   }
 
   /** Place of a check; −1 for one that this rig does not have. */
   int place(String check) {
     return places.getOrDefault(check, -1);
-  }
-
-  double mean(int hypothesis, int check) {
-    return means.get(hypothesis)[check];
-  }
-
-  double deviation(int hypothesis, int check) {
-    return deviations.get(hypothesis)[check];
   }
 
   /** How often a full factorisation had to help, for whoever times this. */

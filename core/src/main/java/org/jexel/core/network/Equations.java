@@ -21,6 +21,10 @@ final class Equations {
   private final int[] first;
   private final int[] second;
   private final int[] branch;
+
+  /** Of elements that keep to Ohm's law, S; 0 for the others. */
+  private final double[] conductance;
+
   private final Map<String, Integer> branches = new HashMap<>();
   private final int nodes;
   private final int size;
@@ -36,12 +40,14 @@ final class Equations {
     first = new int[elements.size()];
     second = new int[elements.size()];
     branch = new int[elements.size()];
+    conductance = new double[elements.size()];
     for (int e = 0; e < elements.size(); e++) {
       Element element = elements.get(e);
       String[] ends = ends(element);
       first[e] = nodes.getOrDefault(ends[0], -1);
       second[e] = nodes.getOrDefault(ends[1], -1);
       branch[e] = element instanceof Element.TwoPole ? -1 : unknowns++;
+      conductance[e] = element instanceof Element.Ohmic ohmic ? 1 / ohmic.ohms() : 0;
     }
     size = unknowns;
     int[] place = EliminationOrder.of(adjacency());
@@ -139,18 +145,20 @@ final class Equations {
       int k = branch[e];
       double va = at(x, a);
       double vb = at(x, b);
-      Element element = elements.get(e);
       double leavesA;
       double leavesB;
-      if (element instanceof Element.TwoPole p) {
+      if (conductance[e] > 0) {
+        leavesA = conductance[e] * (va - vb);
+        leavesB = -leavesA;
+      } else if (elements.get(e) instanceof Element.TwoPole p) {
         leavesA = p.amps(va - vb);
         leavesB = -leavesA;
-      } else if (element instanceof Element.Source s) {
+      } else if (elements.get(e) instanceof Element.Source s) {
         leavesA = x[k];
         leavesB = -x[k];
         f[k] = va - vb - s.ohms() * x[k] - s.volts();
       } else {
-        Element.Converter c = (Element.Converter) element;
+        Element.Converter c = (Element.Converter) elements.get(e);
         leavesA = c.share() * x[k];
         leavesB = -x[k];
         f[k] = c.output(va) - vb;

@@ -30,8 +30,11 @@ public final class FaultSolver {
   /** A slope that has changed by less than this share of what its port hangs on has not changed. */
   private static final double BENT = 1e-9;
 
-  /** Currents below this are rounding, A. */
+  /** Currents below this leave no mark on what a step mends, A. */
   private static final double NOTHING = 1e-14;
+
+  /** The same as a share of the greatest; what is passed over the next step's residual shows. */
+  private static final double LITTLE = 1e-5;
 
   /** Where Newton's steps end, A: a tenth of what a full solution may leave. */
   private static final double SETTLED = 0.1 * Newton.RESIDUAL;
@@ -340,8 +343,13 @@ public final class FaultSolver {
     /** (J + Σ r·b·cᵀ)⁻¹·f; null if singular. */
     private double[] step(double[] f) {
       double[] y = new double[size];
+      double most = 0;
+      for (double value : f) {
+        most = Math.max(most, Math.abs(value));
+      }
+      double least = Math.max(NOTHING, LITTLE * most);
       for (int j = 0; j < size; j++) {
-        if (Math.abs(f[j]) > NOTHING) {
+        if (Math.abs(f[j]) > least) {
           int column = j * size;
           for (int i = 0; i < size; i++) {
             y[i] += inverse[column + i] * f[j];

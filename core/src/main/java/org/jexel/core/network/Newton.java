@@ -44,6 +44,7 @@ final class Newton {
     equations.residual(x, f);
     for (int i = 0; i < MOST_STEPS; i++) {
       if (i > 0 && worst(f) < RESIDUAL + rounding(x)) {
+        polish(x, f, step);
         return x;
       }
       direction(i == 0 ? null : x, f, step);
@@ -72,6 +73,20 @@ final class Newton {
             + equations.nameAt(row)
             + ": what it carries still changes by "
             + Math.abs(f[row]));
+  }
+
+  /** One step more along the last slope, which costs no new factorisation, if it mends anything. */
+  private void polish(double[] x, double[] f, double[] step) {
+    double before = norm(f);
+    solver.solve(Equations.column(f), Equations.column(step));
+    double[] nearer = new double[x.length];
+    for (int j = 0; j < x.length; j++) {
+      nearer[j] = x[j] - step[j];
+    }
+    equations.residual(nearer, f);
+    if (norm(f) < before) {
+      System.arraycopy(nearer, 0, x, 0, x.length);
+    }
   }
 
   private void direction(double[] x, double[] f, double[] step) {

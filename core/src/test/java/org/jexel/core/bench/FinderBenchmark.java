@@ -38,9 +38,10 @@ public final class FinderBenchmark {
   public static void main(String[] args) {
     int rigs = args.length > 0 ? Integer.parseInt(args[0]) : 1000;
     long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
-    if (rigs > 0) one(rigs, new Random(seed), args.length > 2);
+    boolean tell = args.length > 2;
+    one(rigs, new Random(seed), tell);
     healthy(rigs / 5, new Random(seed + 1));
-    two(rigs / 5, new Random(seed + 2));
+    two(rigs / 5, new Random(seed + 2), tell);
   }
 
   private static void one(int rigs, Random dice, boolean tell) {
@@ -52,7 +53,7 @@ public final class FinderBenchmark {
     for (int i = 0; i < rigs; i++) {
       Rig rig = Stand.randomRig(dice);
       Harness harness = Stand.harness(rig);
-      FaultCatalog.Named hidden = shows(rig, harness, dice);
+      FaultCatalog.Named hidden = drawn(rig, harness, dice);
       Stand stand = new Stand(rig, harness, List.of(hidden.fault()), dice);
       Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
       Search search = search(predictions, stand, List.of(hidden.family()), MOST_CHECKS, 1, SURE);
@@ -64,18 +65,7 @@ public final class FinderBenchmark {
         fixed += inOrder(predictions, stand, hidden.family());
       }
       if (tell && !search.found()) {
-        System.out.println(
-            "  missed: "
-                + hidden.family()
-                + " "
-                + hidden.fault()
-                + " -> "
-                + search.last().groups().stream()
-                    .limit(3)
-                    .map(g -> g.leading().label() + " " + Math.round(100 * g.probability()))
-                    .toList()
-                + " after "
-                + search.checks());
+        missed(List.of(hidden.fault()), search);
       }
     }
     counts.sort(null);
@@ -91,8 +81,22 @@ public final class FinderBenchmark {
         asked / fixed);
   }
 
-  /** A fault that some check of this rig shows at all. */
-  private static FaultCatalog.Named shows(Rig rig, Harness harness, Random dice) {
+  private static void missed(List<Fault> hidden, Search search) {
+    System.out.println(
+        "  missed: "
+            + hidden
+            + " -> "
+            + search.last().groups().stream()
+                .limit(4)
+                .map(g -> g.leading().label() + " " + Math.round(100 * g.probability()))
+                .toList()
+            + (search.last().fits() ? "" : " (does not fit)")
+            + " after "
+            + search.checks());
+  }
+
+  /** A fault of this rig, drawn by its weight. */
+  private static FaultCatalog.Named drawn(Rig rig, Harness harness, Random dice) {
     List<FaultCatalog.Named> all = FaultCatalog.of(rig, harness);
     double sum = all.stream().mapToDouble(FaultCatalog.Named::weight).sum();
     double at = dice.nextDouble() * sum;
@@ -127,22 +131,25 @@ public final class FinderBenchmark {
         counts.get(rigs / 2));
   }
 
-  private static void two(int rigs, Random dice) {
+  private static void two(int rigs, Random dice, boolean tell) {
     int both = 0;
     List<Integer> counts = new ArrayList<>();
     for (int i = 0; i < rigs; i++) {
       Rig rig = Stand.randomRig(dice);
       Harness harness = Stand.harness(rig);
-      FaultCatalog.Named one = shows(rig, harness, dice);
-      FaultCatalog.Named two = shows(rig, harness, dice);
+      FaultCatalog.Named one = drawn(rig, harness, dice);
+      FaultCatalog.Named two = drawn(rig, harness, dice);
       while (two.fault().part().equals(one.fault().part()) || touch(one.fault(), two.fault())) {
-        two = shows(rig, harness, dice);
+        two = drawn(rig, harness, dice);
       }
       Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
       Stand stand = new Stand(rig, harness, List.of(one.fault(), two.fault()), dice);
       Search search =
           search(predictions, stand, List.of(one.family(), two.family()), MOST_FOR_TWO, 3, 1);
       both += search.found() ? 1 : 0;
+      if (tell && !search.found()) {
+        missed(List.of(one.fault(), two.fault()), search);
+      }
       counts.add(search.checks());
     }
     counts.sort(null);
@@ -170,7 +177,7 @@ public final class FinderBenchmark {
     Diagnosis now = Diagnosis.of(predictions, seen);
     while (taken < most) {
       Optional<Diagnosis.Next> next = now.next();
-      boolean sure = now.fits() && !seen.isEmpty() && now.groups().get(0).probability() > enough;
+      boolean sure = now.fits() && !seen.isEmpty() && now.groups().get(0).present() > enough;
       if (next.isEmpty() || sure) {
         break;
       }
@@ -208,7 +215,7 @@ public final class FinderBenchmark {
       place = first.place();
       round.forEach(check -> seen.add(new Diagnosis.Seen(check.id(), stand.read(check))));
       Diagnosis now = Diagnosis.of(predictions, seen);
-      boolean sure = now.fits() && now.groups().get(0).probability() > SURE;
+      boolean sure = now.fits() && now.groups().get(0).present() > SURE;
       if (sure && names(now, List.of(hidden), 1)) {
         return minutes;
       }

@@ -34,6 +34,7 @@ class DiagnosisTest {
               RigField.BREAKAWAY_KIT, "OWN_BATTERY"));
   private static final Harness HARNESS = Stand.harness(BRAKED);
   private static final List<Check> CHECKS = Stand.checks(BRAKED, HARNESS);
+  private static final Predictions PREDICTIONS = Predictions.of(BRAKED, HARNESS, CHECKS);
 
   private static Fault named(String label) {
     return FaultCatalog.of(BRAKED, HARNESS).stream()
@@ -46,20 +47,19 @@ class DiagnosisTest {
   /** Checks that were taken until one group stands at 90 %, or none would tell more. */
   private static Diagnosis follow(
       List<Fault> hidden, String symptom, long seed, List<Integer> taken) {
-    Predictions predictions = Predictions.of(BRAKED, HARNESS, CHECKS);
     Stand stand = new Stand(BRAKED, HARNESS, hidden, new Random(seed));
     List<Diagnosis.Seen> seen = new ArrayList<>();
     CHECKS.stream()
         .filter(check -> check.round().equals(symptom))
         .forEach(check -> seen.add(new Diagnosis.Seen(check.id(), stand.read(check))));
-    Diagnosis now = Diagnosis.of(predictions, seen);
+    Diagnosis now = Diagnosis.of(PREDICTIONS, seen);
     int checks = 0;
     while (now.next().isPresent()
-        && (checks == 0 || !now.fits() || now.groups().get(0).probability() < 0.9)
+        && (checks == 0 || !now.fits() || now.groups().get(0).present() < 0.9)
         && checks < 10) {
       now.next().get().checks().forEach(c -> seen.add(new Diagnosis.Seen(c.id(), stand.read(c))));
       checks++;
-      now = Diagnosis.of(predictions, seen);
+      now = Diagnosis.of(PREDICTIONS, seen);
     }
     taken.add(checks);
     return now;
@@ -90,10 +90,61 @@ class DiagnosisTest {
     }
   }
 
+  /** A second fault is weighed before anything has shown it, and is looked for. */
+  @ParameterizedTest
+  @CsvSource({
+    "'Return lost: Rear lamp, left', 'Open: Magnet, axle 2 right', 12",
+    "'No contact: tail pin', 'Fuse open: charge', 12"
+  })
+  void twoHiddenFaultsAreBothNamed(String one, String two, int most) {
+    Stand stand = new Stand(BRAKED, HARNESS, List.of(named(one), named(two)), new Random(4));
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    Diagnosis now = Diagnosis.of(PREDICTIONS, seen);
+    for (int taken = 0; taken < most && now.next().isPresent(); taken++) {
+      now.next().get().checks().forEach(c -> seen.add(new Diagnosis.Seen(c.id(), stand.read(c))));
+      now = Diagnosis.of(PREDICTIONS, seen);
+    }
+    List<String> named =
+        now.groups().stream()
+            .limit(3)
+            .flatMap(g -> g.hypotheses().stream())
+            .flatMap(h -> h.parts().stream())
+            .toList();
+    assertThat(named).contains(one, two);
+    assertThat(now.fits()).isTrue();
+  }
+
+  /** What two faults do to checks that only one of them touches needs no solution of both. */
+  @Test
+  void twoFaultsThatShareNoCheckReadAsEachDoesAlone() {
+    Row healthy = PREDICTIONS.singles().get(0);
+    Row lamp = row("Burnt out: Rear lamp, left, left");
+    Row magnet = row("Open: Magnet, axle 1 left");
+    Hypothesis both = lamp.hypothesis().and(magnet.hypothesis(), 0.1);
+    Row guessed = lamp.with(magnet, healthy, both);
+    Row solved = PREDICTIONS.pair(both).orElseThrow();
+    assertThat(guessed.solved()).isFalse();
+    for (int c = 0; c < CHECKS.size(); c++) {
+      if (!lamp.touches(healthy, c) || !magnet.touches(healthy, c)) {
+        assertThat(guessed.means()[c])
+            .as(CHECKS.get(c).id())
+            .isCloseTo(solved.means()[c], within(0.1 * healthy.deviations()[c] + 1e-9));
+      }
+    }
+    assertThat(both.weight())
+        .isCloseTo(0.1 * lamp.hypothesis().weight() * magnet.hypothesis().weight(), within(1e-12));
+  }
+
+  private static Row row(String label) {
+    return PREDICTIONS.singles().stream()
+        .filter(row -> row.hypothesis().label().equals(label))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError("no fault " + label));
+  }
+
   @Test
   void probabilitiesAreSharesAndTheOrderIsTheirs() {
-    Predictions predictions = Predictions.of(BRAKED, HARNESS, CHECKS);
-    Diagnosis first = Diagnosis.of(predictions, List.of());
+    Diagnosis first = Diagnosis.of(PREDICTIONS, List.of());
     assertThat(first.groups())
         .isSortedAccordingTo((a, b) -> Double.compare(b.probability(), a.probability()));
     assertThat(first.groups().stream().mapToDouble(Diagnosis.Group::probability).sum())
@@ -104,17 +155,16 @@ class DiagnosisTest {
 
   @Test
   void whenNothingKnownExplainsTheReadingsItSaysSo() {
-    Predictions predictions = Predictions.of(BRAKED, HARNESS, CHECKS);
     List<Diagnosis.Seen> absurd = new ArrayList<>();
-    for (Check check : predictions.checks()) {
+    for (Check check : PREDICTIONS.checks()) {
       if (check.measure() == Measure.VOLTS && check.id().startsWith("socket.")) {
         absurd.add(new Diagnosis.Seen(check.id(), absurd.size() % 2 == 0 ? 14.8 : -6));
       }
     }
-    Diagnosis diagnosis = Diagnosis.of(predictions, absurd);
+    Diagnosis diagnosis = Diagnosis.of(PREDICTIONS, absurd);
     assertThat(diagnosis.fits()).isFalse();
     assertThat(diagnosis.next()).isPresent();
-    assertThat(Diagnosis.of(predictions, List.of(new Diagnosis.Seen("anvil", 1))).fits()).isTrue();
+    assertThat(Diagnosis.of(PREDICTIONS, List.of(new Diagnosis.Seen("anvil", 1))).fits()).isTrue();
   }
 
   @Test

@@ -1,0 +1,177 @@
+package org.jexel.core.diagnosis;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.IntPredicate;
+import org.jexel.core.check.Check;
+
+/** One search: posterior ∝ weight · Π likelihood over the singles and the pairs worth weighing. */
+final class Finder {
+  /** Hypotheses below this probability neither choose the next check nor are told. */
+  private static final double WORTH = 2e-5;
+
+  /** A reading so many deviations off is not explained. */
+  private static final double UNEXPLAINED = 4.5;
+
+  /** So many deviations off speak against a hypothesis. */
+  private static final double AGAINST = 2;
+
+  /** Groups that are told; whatever cannot be told from the leading one joins it all the same. */
+  private static final int TOLD = 300;
+
+  private final Predictions predictions;
+  private final Map<Integer, Double> seen = new LinkedHashMap<>();
+  private String standing = "";
+
+  /** Most probable first, and the probability of each. */
+  private final List<Row> rows = new ArrayList<>();
+
+  private double[] shares;
+
+  Finder(Predictions predictions, List<Diagnosis.Seen> readings) {
+    this.predictions = predictions;
+    for (Diagnosis.Seen reading : readings) {
+      int place = predictions.place(reading.check());
+      if (place >= 0) {
+        Check check = predictions.checks().get(place);
+        seen.put(place, Predictions.seen(check, reading.value()));
+        standing = check.place();
+      }
+    }
+  }
+
+  Diagnosis find() {
+    List<Row> all = new ArrayList<>(predictions.singles());
+    if (!seen.isEmpty()) {
+      all.addAll(new Company(predictions, seen).pairs());
+    }
+    weigh(all);
+    List<List<Integer>> groups = groups();
+    List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
+    List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
+    NextCheck next = new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing);
+    return new Diagnosis(told, explains(rows.get(0)), next.choose(leaders));
+  }
+
+  /** Bayes; keeps what is worth keeping, most probable first. */
+  private void weigh(List<Row> all) {
+    double[] log = new double[all.size()];
+    double most = Double.NEGATIVE_INFINITY;
+    for (int h = 0; h < log.length; h++) {
+      Row row = all.get(h);
+      log[h] = Math.log(row.hypothesis().weight());
+      for (Map.Entry<Integer, Double> reading : seen.entrySet()) {
+        int place = reading.getKey();
+        Check check = predictions.checks().get(place);
+        log[h] +=
+            Likelihood.log(check, row.means()[place], row.deviations()[place], reading.getValue());
+      }
+      most = Math.max(most, log[h]);
+    }
+    double sum = 0;
+    for (int h = 0; h < log.length; h++) {
+      log[h] = Math.exp(log[h] - most);
+      sum += log[h];
+    }
+    List<Integer> order = new ArrayList<>();
+    for (int h = 0; h < log.length; h++) {
+      log[h] /= sum;
+      if (log[h] > WORTH) {
+        order.add(h);
+      }
+    }
+    order.sort(Comparator.comparingDouble((Integer h) -> -log[h]));
+    shares = order.stream().mapToDouble(h -> log[h]).toArray();
+    order.forEach(h -> rows.add(all.get(h)));
+  }
+
+  private boolean explains(Row row) {
+    return seen.keySet().stream().allMatch(place -> off(row, place) < UNEXPLAINED);
+  }
+
+  private double off(Row row, int place) {
+    Check check = predictions.checks().get(place);
+    return Likelihood.off(check, row.means()[place], row.deviations()[place], seen.get(place));
+  }
+
+  /** Places of rows that no check tells apart, most probable group first. */
+  private List<List<Integer>> groups() {
+    List<List<Integer>> groups = new ArrayList<>();
+    for (int h = 0; h < rows.size(); h++) {
+      List<Integer> own = null;
+      for (List<Integer> group : groups) {
+        if (same(rows.get(group.get(0)), rows.get(h))) {
+          own = group;
+          break;
+        }
+      }
+      if (own != null) {
+        own.add(h);
+      } else if (groups.size() < TOLD) {
+        groups.add(new ArrayList<>(List.of(h)));
+      }
+    }
+    groups.sort(Comparator.comparingDouble(this::share).reversed());
+    return groups;
+  }
+
+  private double share(List<Integer> group) {
+    return group.stream().mapToDouble(h -> shares[h]).sum();
+  }
+
+  /** One fault in two severities, or two that no check can tell apart. */
+  private boolean same(Row one, Row two) {
+    if (one.hypothesis().label().equals(two.hypothesis().label())) {
+      return true;
+    }
+    for (int c = 0; c < predictions.checks().size(); c++) {
+      if (one.apart(two, predictions.checks().get(c), c)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private Diagnosis.Group told(List<Integer> group) {
+    Row first = rows.get(group.get(0));
+    Row healthy = predictions.singles().get(0);
+    return new Diagnosis.Group(
+        group.stream().map(h -> rows.get(h).hypothesis()).toList(),
+        share(group),
+        present(group),
+        titles(p -> off(first, p) < AGAINST && off(healthy, p) >= AGAINST),
+        titles(p -> off(first, p) >= AGAINST));
+  }
+
+  /** How sure it is that what the group's hypotheses share is there, with company or without. */
+  private double present(List<Integer> group) {
+    Set<String> labels = new HashSet<>();
+    Hypothesis leading = rows.get(group.get(0)).hypothesis();
+    int faults = leading.faults().size();
+    group.stream()
+        .map(h -> rows.get(h).hypothesis())
+        .filter(h -> h.faults().size() == faults)
+        .forEach(h -> labels.add(h.label()));
+    double sum = 0;
+    for (int h = 0; h < rows.size(); h++) {
+      Hypothesis hypothesis = rows.get(h).hypothesis();
+      boolean named =
+          group.contains(h)
+              || faults == 1 && hypothesis.parts().stream().anyMatch(labels::contains);
+      sum += named ? shares[h] : 0;
+    }
+    return sum;
+  }
+
+  private List<String> titles(IntPredicate which) {
+    return seen.keySet().stream()
+        .filter(which::test)
+        .map(place -> predictions.checks().get(place).title())
+        .toList();
+  }
+}
