@@ -1,0 +1,95 @@
+package org.jexel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What a yard does to a browser: a slow line, and a phone with a sensor of its own. */
+@AppTest
+class BrowserConditionsTest {
+  @LocalServerPort private int port;
+
+  private Browser browser;
+
+  @BeforeEach
+  void open() {
+    browser = new Browser(port);
+  }
+
+  @AfterEach
+  void close() {
+    browser.close();
+  }
+
+  private Object run(String script) {
+    return browser.driver().executeScript(script);
+  }
+
+  private String value(String css) {
+    return browser.at(css).getDomProperty("value");
+  }
+
+  /** The answer to the first field comes long after the second was typed. */
+  @Test
+  void aLateAnswerNeverWipesWhatWasTypedMeanwhile() {
+    browser.signIn("owner");
+    browser.open("/jobs/J1003/road");
+    run(
+        "window.settled = 0;"
+            + "document.addEventListener('htmx:afterSettle', () => { window.settled++; });");
+    browser.driver().executeCdpCommand("Network.enable", Map.of());
+    browser
+        .driver()
+        .executeCdpCommand(
+            "Network.emulateNetworkConditions",
+            Map.of(
+                "offline", false,
+                "latency", 1500,
+                "downloadThroughput", -1,
+                "uploadThroughput", -1));
+    browser.at("#distance").clear();
+    browser.at("#distance").sendKeys("24,5", Keys.TAB);
+    browser.at("#note").clear();
+    browser.at("#note").sendKeys("pulls to the left");
+    browser.await("the first answer", () -> (Long) run("return window.settled") > 0);
+    assertThat(value("#note")).isEqualTo("pulls to the left");
+    assertThat(value("#distance")).isEqualTo("24,5");
+    browser.press(Keys.TAB);
+    browser.await("the second answer", () -> (Long) run("return window.settled") > 1);
+    browser.driver().navigate().refresh();
+    browser.await("the page", () -> browser.has("#note"));
+    assertThat(value("#note")).isEqualTo("pulls to the left");
+    assertThat(value("#distance")).isEqualTo("24,5");
+  }
+
+  @Test
+  void aPhoneLaidOnTheControllerReadsItsOwnAngles() {
+    browser.size(390, 844);
+    browser
+        .driver()
+        .executeCdpCommand("Emulation.setTouchEmulationEnabled", Map.of("enabled", true));
+    browser
+        .driver()
+        .executeCdpCommand(
+            "DeviceOrientation.setDeviceOrientationOverride",
+            Map.of("alpha", 0, "beta", 12.34, "gamma", -3.21));
+    browser.signIn("electrician");
+    browser.open("/jobs/J1004/cab?card=mounting");
+    browser.await("the button", () -> browser.at("#level-here").isDisplayed());
+    browser.at("#level-here").sendKeys(Keys.ENTER);
+    browser.await(
+        "the angles are judged",
+        () ->
+            List.of("12.3", "12,3").contains(value("#mount-pitch"))
+                && browser.has(".angles, .mount-told, svg"));
+    assertThat(value("#mount-roll")).isEqualTo("-3.2");
+    browser.driver().navigate().refresh();
+    assertThat(value("#mount-pitch")).isEqualTo("12.3");
+  }
+}
