@@ -10,9 +10,13 @@ public final class Meter {
 
   private Meter() {}
 
+  /** The last digit that it shows at a value, SI. */
+  static double digit(double value, Measure measure) {
+    return measure == Measure.OHMS ? (Math.abs(value) > 1000 ? 10 : 0.1) : 0.01;
+  }
+
   /** Greatest error of a healthy meter at a value, SI. */
   public static double error(double value, Measure measure) {
-    double digit = measure == Measure.OHMS ? (Math.abs(value) > 1000 ? 10 : 0.1) : 0.01;
-    return SHARE * Math.abs(value) + DIGITS * digit;
+    return SHARE * Math.abs(value) + DIGITS * digit(value, measure);
   }
 }

@@ -20,7 +20,10 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
   /** A magnet that draws so much pulls hard enough to be felt or heard, A. */
   private static final double PULLS = 0.8;
 
-  /** The reading that this network gives, SI; for words their place in the measure's list. */
+  /**
+   * The reading that this network gives, SI; for words their place in the measure's list, in
+   * between where the eye might say either.
+   */
   public double read(Readout network) {
     return switch (measure) {
       case VOLTS -> network.volts(red, black);
@@ -28,7 +31,7 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       case OHMS ->
           Math.min(
               OPEN_OHMS, 1 / Math.max(1 / OPEN_OHMS, Math.abs(network.amps(RigNetwork.OHMMETER))));
-      case GLOW -> Measure.GLOW.words().indexOf(Lit.word(network.brightness(red)));
+      case GLOW -> Lit.scale(network.brightness(red));
       case TURNING, HUMMING -> Math.abs(network.amps(red)) > PULLS ? 1 : 0;
       default -> throw new IllegalStateException(measure.name());
     };

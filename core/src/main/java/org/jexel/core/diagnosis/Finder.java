@@ -21,6 +21,8 @@ final class Finder {
   /** So many deviations off speak against a hypothesis. */
   private static final double AGAINST = 2;
 
+  private static final int WORDS_A_SLIP = 20;
+
   /** Groups that are told; whatever cannot be told from the leading one joins it all the same. */
   private static final int TOLD = 300;
 
@@ -90,8 +92,21 @@ final class Finder {
     order.forEach(h -> rows.add(all.get(h)));
   }
 
+  /** Every figure within reach, and no more slips of the eye than one and one in twenty. */
   private boolean explains(Row row) {
-    return seen.keySet().stream().allMatch(place -> off(row, place) < UNEXPLAINED);
+    int words = 0;
+    int slips = 0;
+    for (int place : seen.keySet()) {
+      double off = off(row, place);
+      if (off >= UNEXPLAINED) {
+        return false;
+      }
+      if (!predictions.checks().get(place).measure().words().isEmpty()) {
+        words++;
+        slips += off >= AGAINST ? 1 : 0;
+      }
+    }
+    return slips <= 1 + words / WORDS_A_SLIP;
   }
 
   private double off(Row row, int place) {

@@ -11,8 +11,22 @@ final class Likelihood {
   /** One reading in so many is a slip. */
   private static final double SLIP = 0.002;
 
-  /** Of a word: that its neighbour is said instead. */
-  private static final double NEIGHBOUR = 0.02;
+  /** One look in so many is called by another word than the eye saw. */
+  private static final double MISCALLED = 0.04;
+
+  /** Of those, by the neighbouring word. */
+  private static final double NEIGHBOURING = 0.9;
+
+  /** Where eyes draw the border between two words, in steps of the scale. */
+  private static final double EYE = 0.2;
+
+  /** So near to a word's place it may well be said. */
+  private static final double SAYABLE = 0.8;
+
+  /** The neighbouring word speaks against a hypothesis; one alone may be a slip. */
+  private static final double NEXT_WORD = 3;
+
+  private static final double FAR_WORD = 6;
 
   private Likelihood() {}
 
@@ -26,27 +40,43 @@ final class Likelihood {
     return Math.log((1 - SLIP) * normal + SLIP / range(check.measure()));
   }
 
-  /** Probability that a word is said where another is true. */
+  /**
+   * Probability that a word is said.
+   *
+   * @param truth place on the scale of words, in between where either may be said
+   */
   static double word(Measure measure, double truth, double said) {
-    int words = measure.words().size();
-    int apart = (int) Math.abs(Math.round(truth) - Math.round(said));
-    if (words == 2) {
-      return apart == 0 ? 0.98 : 0.02;
-    }
-    boolean end = Math.round(truth) == 0 || Math.round(truth) == words - 1;
-    double slips = SLIP * (words - 2);
-    double neighbours = (end ? 1 : 2) * NEIGHBOUR;
-    return apart == 0 ? 1 - neighbours - slips : apart == 1 ? NEIGHBOUR : SLIP;
+    int last = measure.words().size() - 1;
+    long word = Math.round(said);
+    double above = word == last ? 1 : normal((word + 0.5 - truth) / EYE);
+    double below = word == 0 ? 0 : normal((word - 0.5 - truth) / EYE);
+    long meant = Math.max(0, Math.min(last, Math.round(truth)));
+    long neighbours = (meant > 0 ? 1 : 0) + (meant < last ? 1 : 0);
+    long others = last - neighbours;
+    double share = others == 0 ? 1 : NEIGHBOURING;
+    double slip =
+        switch ((int) Math.abs(word - meant)) {
+          case 0 -> 0;
+          case 1 -> share / neighbours;
+          default -> (1 - share) / others;
+        };
+    return (1 - MISCALLED) * (above - below) + MISCALLED * slip;
+  }
+
+  /** Share of a normal distribution below z; its logistic approximation errs by less than 2e-4. */
+  private static double normal(double z) {
+    return 1 / (1 + Math.exp(-z * (1.5976 + 0.070566 * z * z)));
   }
 
   private static double range(Measure measure) {
     return measure == Measure.AMPS ? 20 : 15;
   }
 
-  /** How many deviations off a reading is; a word that should hardly be said counts as far off. */
+  /** How many deviations off a reading is; for a word, what a slip or worse counts as. */
   static double off(Check check, double mean, double deviation, double seen) {
     if (!check.measure().words().isEmpty()) {
-      return word(check.measure(), mean, seen) < 0.05 ? 6 : 0;
+      double apart = Math.abs(mean - seen);
+      return apart < SAYABLE ? 0 : apart < 1 + SAYABLE ? NEXT_WORD : FAR_WORD;
     }
     return Math.abs(seen - mean) / deviation;
   }

@@ -2,7 +2,6 @@ package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -50,7 +49,7 @@ final class NextCheck {
     Diagnosis.Next best = null;
     for (List<Integer> round : rounds()) {
       Check first = checks.get(round.get(0));
-      double gain = first.measure().words().isEmpty() ? ofNumber(round.get(0)) : ofWords(round);
+      double gain = gain(round);
       double minutes = first.minutes() + (first.place().equals(standing) ? 0 : MOVING);
       if (gain > LEAST_GAIN && (best == null || gain / minutes > best.gain() / best.minutes())) {
         best =
@@ -80,38 +79,24 @@ final class NextCheck {
       labels.add(first.hypothesis().label());
       leaders.stream()
           .skip(1)
-          .filter(other -> round.stream().anyMatch(c -> first.apart(other, checks.get(c), c)))
+          .filter(other -> apart(first, other, round))
           .findFirst()
           .ifPresent(other -> labels.add(other.hypothesis().label()));
     }
     return List.copyOf(labels);
   }
 
-  /** Words of a round are nearly sure: what is learnt is which of its patterns it shows. */
-  private double ofWords(List<Integer> round) {
-    Map<String, Double> patterns = new HashMap<>();
-    StringBuilder pattern = new StringBuilder();
-    for (int i = 0; i < rows.size(); i++) {
-      pattern.setLength(0);
-      for (int c : round) {
-        pattern.append((char) ('0' + Math.round(rows.get(i).means()[c])));
-      }
-      patterns.merge(pattern.toString(), shares[i], Double::sum);
-    }
-    return WORDS_TRUE * entropy(patterns.values());
-  }
-
   /**
-   * Readings fall into heaps that one reading tells apart; their entropy is what is learnt. A heap
-   * is held together by its most probable member, so that a vague hypothesis joins no two.
+   * What a round would tell. Its readings fall into heaps that it tells apart; their entropy is
+   * what is learnt. A heap is held together by its most probable member, so that a vague hypothesis
+   * joins no two.
    */
-  private double ofNumber(int place) {
-    Check check = checks.get(place);
+  private double gain(List<Integer> round) {
     List<Row> leaders = new ArrayList<>();
     List<Double> heaps = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {
       int at = 0;
-      while (at < leaders.size() && leaders.get(at).apart(rows.get(i), check, place)) {
+      while (at < leaders.size() && apart(leaders.get(at), rows.get(i), round)) {
         at++;
       }
       if (at == leaders.size()) {
@@ -121,7 +106,17 @@ final class NextCheck {
         heaps.set(at, heaps.get(at) + shares[i]);
       }
     }
-    return entropy(heaps);
+    boolean words = !checks.get(round.get(0)).measure().words().isEmpty();
+    return (words ? WORDS_TRUE : 1) * entropy(heaps);
+  }
+
+  private boolean apart(Row one, Row two, List<Integer> round) {
+    for (int c : round) {
+      if (one.apart(two, checks.get(c), c)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Of shares that need not sum to 1, bit. */

@@ -13,8 +13,11 @@ record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean s
   /** Means this many joint deviations apart are told apart by one reading. */
   private static final double APART = 2.5;
 
-  /** A change below this share of the deviation is none. */
+  /** A change below this share of the deviation is none; of words, this part of a step. */
   private static final double UNTOUCHED = 0.05;
+
+  /** Steps on the scale of words that an eye tells apart. */
+  private static final double WORD_APART = 0.7;
 
   /** Readings of a sound rig that count as none. */
   private static final double SMALL = 0.3;
@@ -25,7 +28,7 @@ record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean s
   boolean apart(Row other, Check check, int place) {
     double gap = Math.abs(means[place] - other.means[place]);
     if (!check.measure().words().isEmpty()) {
-      return gap >= 1;
+      return gap >= WORD_APART;
     }
     return gap > APART * Math.hypot(deviations[place], other.deviations[place]);
   }
@@ -33,7 +36,8 @@ record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean s
   /** Whether this check would read otherwise than on the healthy rig. */
   boolean touches(Row healthy, int place) {
     double gap = Math.abs(means[place] - healthy.means[place]);
-    return gap > UNTOUCHED * healthy.deviations[place];
+    double deviation = healthy.deviations[place];
+    return gap > UNTOUCHED * (deviation == 0 ? 1 : deviation);
   }
 
   /** Mean of both faults together at one check, out of what each does alone. */

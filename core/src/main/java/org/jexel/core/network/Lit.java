@@ -55,6 +55,24 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
     return share < DARK ? "dark" : share < GLIMMER ? "glimmers" : share < DIM ? "dim" : "bright";
   }
 
+  /**
+   * The same words as a scale: 0 dark, 1 glimmers, 2 dim, 3 bright, with the borders at the halves,
+   * along the logarithm of the brightness as an eye judges it.
+   */
+  public static double scale(double share) {
+    if (share < DARK / 10) {
+      return 0;
+    }
+    double[] borders = {DARK / 10, DARK, GLIMMER, DIM, 1};
+    double[] places = {0, 0.5, 1.5, 2.5, 3};
+    int i = 1;
+    while (i < borders.length - 1 && share > borders[i]) {
+      i++;
+    }
+    double way = Math.log(share / borders[i - 1]) / Math.log(borders[i] / borders[i - 1]);
+    return Math.min(3, places[i - 1] + way * (places[i] - places[i - 1]));
+  }
+
   /** Whether it does something else than on a whole rig. */
   public boolean differs() {
     return !word(brightness).equals(word(healthy));

@@ -15,6 +15,7 @@ import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.network.RigNetwork;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -164,9 +165,14 @@ public final class FinderBenchmark {
 
   private static boolean touch(Fault one, Fault two) {
     List<String> parts =
-        new ArrayList<>(Arrays.asList(one.part(), one.other(), two.part(), two.other()));
+        new ArrayList<>(Arrays.asList(part(one), one.other(), part(two), two.other()));
     parts.removeIf(String::isEmpty);
     return parts.stream().distinct().count() < parts.size();
+  }
+
+  /** A wrong stop signal is a fault of the controller's input. */
+  private static String part(Fault fault) {
+    return fault.kind() == Fault.Kind.SIGNAL ? RigNetwork.CONTROLLER : fault.part();
   }
 
   private static Search search(

@@ -1,0 +1,142 @@
+package org.jexel.core.check;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.SplittableRandom;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.Filament;
+import org.jexel.core.network.Fuse;
+import org.jexel.core.network.Led;
+import org.jexel.core.network.Network;
+import org.jexel.core.network.Readout;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.Tolerance;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Rig;
+
+/**
+ * A meter, an eye and an ear on a simulated rig with hidden faults. Every healthy part lies
+ * somewhere within its tolerance, always in the same place for one seed. A pulsed output is read as
+ * its average. Readings carry the meter's noise and its digits; one look in a hundred is called by
+ * the neighbouring word.
+ */
+public final class SimulatedMeter {
+  private static final double MISTAKEN = 0.01;
+
+  /** More than this between the leads is a live circuit, V. */
+  private static final double LIVE = 0.05;
+
+  private final Rig rig;
+  private final Harness harness;
+  private final List<Fault> faults;
+  private final long seed;
+  private final Random noise;
+  private final Map<Setup, FaultSolver> solvers = new HashMap<>();
+  private final Map<Setup, Readout> readouts = new HashMap<>();
+
+  /**
+   * @param seed settles where in its tolerance every part lies
+   * @param noise of the meter and the eye
+   */
+  public SimulatedMeter(Rig rig, Harness harness, List<Fault> faults, long seed, Random noise) {
+    this.rig = rig;
+    this.harness = harness;
+    this.faults = List.copyOf(faults);
+    this.seed = seed;
+    this.noise = noise;
+  }
+
+  /**
+   * @param value SI; for words their place in the measure's list; NaN if refused
+   * @param refused why the meter will not measure; empty if it does
+   */
+  public record Shown(double value, String refused) {
+    public boolean taken() {
+      return refused.isEmpty();
+    }
+  }
+
+  public Shown read(Check check) {
+    Probing probing = check.probing();
+    if (check.measure() == Measure.OHMS && live(probing)) {
+      return new Shown(
+          Double.NaN, "The circuit is live: ohms only where nothing feeds it. Find what does.");
+    }
+    double value = probing.read(readouts.computeIfAbsent(probing.setup(), this::solve));
+    int words = check.measure().words().size();
+    if (words > 0) {
+      value = Math.round(value);
+      if (noise.nextDouble() < MISTAKEN) {
+        value += noise.nextBoolean() ? 1 : -1;
+      }
+      return new Shown(Math.max(0, Math.min(words - 1, value)), "");
+    }
+    double shown = value + noise.nextGaussian() * Meter.error(value, check.measure()) / 2;
+    double digit = Meter.digit(value, check.measure());
+    return new Shown(Math.round(shown / digit) * digit, "");
+  }
+
+  /** What stands between the leads with the ohmmeter's own source gone. */
+  private boolean live(Probing probing) {
+    FaultSolver solver = solver(probing.setup());
+    List<FaultSolver.Change> changes = new java.util.ArrayList<>(changes());
+    Element ohmmeter = solver.network().element(RigNetwork.OHMMETER);
+    if (!(ohmmeter instanceof Element.Source source)) {
+      return false;
+    }
+    changes.add(new FaultSolver.Change(source, null));
+    Readout open = solver.factored(changes);
+    return Math.abs(open.volts(source.plus(), source.minus())) > LIVE;
+  }
+
+  private Readout solve(Setup setup) {
+    return solver(setup).solve(changes());
+  }
+
+  private List<FaultSolver.Change> changes() {
+    return FaultSolver.changes(RigNetwork.whole(rig, harness), faults);
+  }
+
+  private FaultSolver solver(Setup setup) {
+    List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+    return solvers.computeIfAbsent(
+        setup, s -> new FaultSolver(varied(s.network(rig, harness, signal))));
+  }
+
+  /** Every part at its own place within its tolerance, the same in each setup. */
+  private Network varied(RigNetwork network) {
+    Map<String, Tolerance> tolerances = new HashMap<>();
+    network.tolerances().forEach(t -> tolerances.put(t.element(), t));
+    Network varied = new Network(network.network().ground());
+    for (Element element : network.network().elements()) {
+      Tolerance tolerance = tolerances.get(element.name());
+      varied.add(tolerance == null ? element : with(element, tolerance));
+    }
+    return varied;
+  }
+
+  private Element with(Element element, Tolerance tolerance) {
+    double z = new SplittableRandom(seed * 31 + element.name().hashCode()).nextGaussian();
+    double shift = z < 0 ? z * tolerance.below() / 2 : z * tolerance.above() / 2;
+    double factor = Math.max(0.05, 1 + shift / tolerance.nominal());
+    if (element instanceof Element.Resistor r) {
+      return new Element.Resistor(r.name(), r.a(), r.b(), r.ohms() * factor);
+    } else if (element instanceof Fuse f) {
+      return new Fuse(f.name(), f.a(), f.b(), f.ohms() * factor, f.rating());
+    } else if (element instanceof Filament f) {
+      return new Filament(f.name(), f.a(), f.b(), f.amps() * factor, f.volts());
+    } else if (element instanceof Led l) {
+      return new Led(l.name(), l.a(), l.b(), l.amps() * factor);
+    } else if (element instanceof Element.Source s) {
+      return new Element.Source(s.name(), s.plus(), s.minus(), s.volts() * factor, s.ohms());
+    } else if (element instanceof Element.Converter c) {
+      return new Element.Converter(c.name(), c.in(), c.out(), c.share(), c.drop() * factor);
+    }
+    return element;
+  }
+}
