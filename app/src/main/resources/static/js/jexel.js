@@ -186,7 +186,13 @@
     all.forEach((sum) => { sum.open = open; });
   };
 
+  const meter = () => {
+    const take = document.getElementById("take-meter");
+    if (take) take.click();
+  };
+
   const acts = {
+    m: meter,
     n: next,
     j: () => along(1),
     k: () => along(-1),
@@ -200,7 +206,10 @@
   document.addEventListener("keydown", (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.key === "Escape" && event.target.blur) event.target.blur();
-    if (event.target.closest("input, select, textarea, dialog")) return;
+    // An empty reading takes the meter's key; in one that is begun it may be the m of a unit.
+    const empty = event.target.id === "reading" && !event.target.value && event.key === "m";
+    const typing = "input:not([type=radio]):not([type=checkbox]), select, textarea, dialog";
+    if (!empty && event.target.closest(typing)) return;
     const station = document.querySelector(`.rail a[data-key="${CSS.escape(event.key)}"]`);
     const act = station ? () => station.click() : acts[event.key];
     if (act) {

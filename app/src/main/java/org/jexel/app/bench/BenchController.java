@@ -4,13 +4,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jexel.app.device.SimulatedMeterPort;
+import org.jexel.app.drawing.LitLayer;
+import org.jexel.app.helper.HelperPage;
+import org.jexel.app.helper.Helpers;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
+import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
-import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.quantity.Verdict;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -20,17 +24,33 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Station 4: the check sheet. */
 @Controller
 class BenchController {
   private static final String FINDER = "finder";
+  private static final String METER = "meter";
+  private static final String HELPER = "helper";
+  private static final String TESTER = "tester";
 
   private final JobFiles files;
   private final BenchService bench;
   private final StationPages pages;
+  private final Repairs repairs;
+  private final SimulatedMeterPort meter;
+  private final Helpers helpers;
 
-  BenchController(JobFiles files, BenchService bench, StationPages pages) {
+  BenchController(
+      JobFiles files,
+      BenchService bench,
+      StationPages pages,
+      Repairs repairs,
+      SimulatedMeterPort meter,
+      Helpers helpers) {
+    this.helpers = helpers;
+    this.repairs = repairs;
+    this.meter = meter;
     this.files = files;
     this.bench = bench;
     this.pages = pages;
@@ -38,10 +58,15 @@ class BenchController {
 
   @GetMapping("/jobs/{ref}/bench")
   ModelAndView bench(
-      @PathVariable String ref, @RequestParam(defaultValue = "") String card, Person person) {
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "") String card,
+      @RequestParam(defaultValue = "") String start,
+      @RequestParam(defaultValue = "") List<String> state,
+      @RequestParam(defaultValue = "false") boolean plugged,
+      Person person) {
     JobFile file = files.open(ref, person);
-    List<CheckView> checks =
-        file.checks().stream().map(check -> CheckView.of(file, check)).toList();
+    List<Check> sheet = file.job().alone() ? Alone.order(file.checks()) : file.checks();
+    List<CheckView> checks = sheet.stream().map(check -> CheckView.of(file, check)).toList();
     CheckView open =
         checks.stream()
             .filter(view -> view.check().id().equals(card))
@@ -50,20 +75,46 @@ class BenchController {
     Map<String, Object> view = new HashMap<>();
     boolean finding = card.equals(FINDER);
     if (finding) {
-      Diagnosis diagnosis = file.diagnosis();
-      view.put("diagnosis", diagnosis);
-      open = diagnosis.next().map(next -> CheckView.of(file, next.first())).orElse(open);
-      view.put("round", diagnosis.next().map(Diagnosis.Next::checks).orElse(List.of()));
+      FinderView finder = FinderView.of(file, start);
+      view.put("finder", finder);
+      open = finder.round().isEmpty() ? open : finder.round().get(0);
     }
+    boolean helping = card.equals(HELPER);
+    view.put("helper", helping ? helperCard(file) : null);
+    boolean testing = card.equals(TESTER);
+    view.put("tester", testing ? TesterCard.of(file, state, plugged, meter) : null);
+    boolean metering = card.equals(METER);
+    view.put("meter", metering ? MeterCard.of(file, meter) : null);
     view.put("finding", finding);
-    view.put("beyond", !finding && !file.checks().contains(open.check()));
+    view.put(
+        "beyond",
+        !finding && !metering && !helping && !testing && !file.checks().contains(open.check()));
     view.put("checks", checks);
     view.put("current", open);
     view.put("previous", neighbour(checks, open, -1));
     view.put("following", neighbour(checks, open, 1));
     view.put("minutes", Math.round(checks.stream().mapToDouble(c -> c.check().minutes()).sum()));
     view.put("done", checks.stream().filter(c -> c.verdict() != Verdict.NOT_YET).count());
-    return pages.page(file, Station.BENCH, finding ? FINDER : open.check().id(), view);
+    if (file.person().role().mayChange()) {
+      helpers.show(file, open.check());
+    }
+    view.put("drawn", finding ? LitLayer.SUSPECTED + open.check().id() : open.check().id());
+    return pages.page(
+        file,
+        Station.BENCH,
+        finding || metering || helping || testing ? card : open.check().id(),
+        view);
+  }
+
+  /**
+   * @param page that is open; null if none is
+   * @param address of this application, for a phone
+   */
+  record HelperCard(HelperPage page, String address) {}
+
+  private HelperCard helperCard(JobFile file) {
+    String address = ServletUriComponentsBuilder.fromCurrentContextPath().path("/h").toUriString();
+    return new HelperCard(helpers.of(file).orElse(null), address);
   }
 
   /** A check beyond the sheet, by its own address. */
@@ -102,6 +153,12 @@ class BenchController {
         : "redirect:/jobs/{ref}/bench?card={id}";
   }
 
+  @PostMapping("/jobs/{ref}/bench/mended")
+  String mended(@PathVariable String ref, @RequestParam String fault, Person person) {
+    repairs.mend(files.open(ref, person), fault);
+    return "redirect:/jobs/{ref}/bench?card=finder";
+  }
+
   /** One word for each lamp or wheel of a round. */
   @PostMapping("/jobs/{ref}/bench/round")
   String round(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
@@ -110,9 +167,8 @@ class BenchController {
     for (Check check : file.further()) {
       String word = typed.getOrDefault("word." + check.id(), "");
       if (!check.measure().words().isEmpty() && !word.isBlank()) {
-        Reading newest = file.newestReadings().get(check.id());
-        bench.record(
-            file, check, word, newest == null ? 0 : newest.id(), BenchService.key(key, check));
+        long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
+        bench.record(file, check, word, seen, BenchService.key(key, check));
       }
     }
     return "redirect:/jobs/{ref}/bench?card=finder";

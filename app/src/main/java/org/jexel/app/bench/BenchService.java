@@ -1,13 +1,18 @@
 package org.jexel.app.bench;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.UUID;
+import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Plausible;
+import org.jexel.core.check.SimulatedMeter;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
@@ -21,19 +26,25 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class BenchService {
   static final String FORM = "bench";
   private static final int LONGEST_TYPED = 40;
+  private static final int SHOWN = 2000;
 
   private final ReadingRepository readings;
   private final JobFiles files;
   private final Drafts drafts;
   private final Clock clock;
   private final TransactionTemplate transaction;
+  private final MeterPort meter;
+  private final Cache<String, String> shownLast =
+      Caffeine.newBuilder().maximumSize(SHOWN).expireAfterWrite(Duration.ofHours(1)).build();
 
   BenchService(
       ReadingRepository readings,
       JobFiles files,
       Drafts drafts,
       Clock clock,
-      PlatformTransactionManager transactions) {
+      PlatformTransactionManager transactions,
+      MeterPort meter) {
+    this.meter = meter;
     this.readings = readings;
     this.files = files;
     this.drafts = drafts;
@@ -64,7 +75,17 @@ public class BenchService {
    * @return whether a reading stands by this request
    */
   public boolean record(JobFile file, Check check, String typed, long seen, String requestKey) {
-    Reading newest = file.newestReadings().get(check.id());
+    return record(file, check, typed, seen, requestKey, source(file, check, typed));
+  }
+
+  boolean record(
+      JobFile file,
+      Check check,
+      String typed,
+      long seen,
+      String requestKey,
+      Reading.Source source) {
+    Reading newest = file.lastReading(check.id()).orElse(null);
     long now = newest == null ? 0 : newest.id();
     boolean repeated = readings.existsByRequestKey(requestKey);
     if (repeated) {
@@ -88,7 +109,8 @@ public class BenchService {
                     newest == null ? null : newest.id(),
                     file.person(),
                     clock.instant(),
-                    requestKey));
+                    requestKey,
+                    source));
             drafts.drop(file.job(), file.person(), FORM, check.id());
           });
     } catch (DataIntegrityViolationException refused) {
@@ -99,6 +121,49 @@ public class BenchService {
     }
     files.refresh(file.job().ref(), file.person());
     return true;
+  }
+
+  /** Puts what the meter shows into the field, or why it shows nothing. */
+  void meter(JobFile file, Check check) {
+    SimulatedMeter.Shown shown = meter.read(file.job().id(), file.rig(), file.harness(), check);
+    String typed = shown.taken() ? text(check, shown.value()) : shown.refused();
+    long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
+    drafts.keep(file.job(), file.person(), FORM, check.id(), typed, seen);
+    shownLast.put(place(file, check), typed);
+  }
+
+  private static String text(Check check, double value) {
+    return check.measure().words().isEmpty()
+        ? check.measure().text(value, UnitSystem.METRIC).replace('−', '-')
+        : check.measure().words().get((int) Math.round(value));
+  }
+
+  private static String place(JobFile file, Check check) {
+    return file.job().id() + " " + file.person().id() + " " + check.id();
+  }
+
+  /** What the meter showed last and nobody changed came from the meter. */
+  private Reading.Source source(JobFile file, Check check, String typed) {
+    return typed.strip().equals(shownLast.getIfPresent(place(file, check)))
+        ? Reading.Source.METER
+        : Reading.Source.TYPED;
+  }
+
+  /**
+   * Keeps the rows of a logging meter that can be kept.
+   *
+   * @return how many
+   */
+  int record(JobFile file, LogRows log, String requestKey) {
+    int kept = 0;
+    for (LogRows.Row row : log.rows()) {
+      if (row.good()) {
+        long seen = file.lastReading(row.check().id()).map(Reading::id).orElse(0L);
+        String key = key(requestKey, row.check());
+        kept += record(file, row.check(), row.typed(), seen, key, Reading.Source.FILE) ? 1 : 0;
+      }
+    }
+    return kept;
   }
 
   /** One request that records several checks has a key of its own for each. */

@@ -75,6 +75,11 @@ public record CheckView(
         theirs);
   }
 
+  /** Read before a repair that changes it, and not since. */
+  public boolean stale() {
+    return newest() != null && verdict == Verdict.NOT_YET;
+  }
+
   public Reading newest() {
     return chain.isEmpty() ? null : chain.get(0);
   }

@@ -51,6 +51,26 @@ public class Reading {
   private Instant takenAt;
   private String requestKey;
 
+  @Enumerated(EnumType.STRING)
+  private Source source;
+
+  /** How a reading came in. */
+  public enum Source {
+    TYPED(""),
+    METER("simulated meter"),
+    FILE("from a file");
+
+    private final String label;
+
+    Source(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
   protected Reading() {}
 
   Reading(
@@ -61,7 +81,8 @@ public class Reading {
       Long correctsId,
       Person person,
       Instant at,
-      String requestKey) {
+      String requestKey,
+      Source source) {
     this.job = job;
     this.checkId = check.id();
     this.title = check.title();
@@ -76,6 +97,7 @@ public class Reading {
     this.person = person;
     this.takenAt = at;
     this.requestKey = requestKey;
+    this.source = source;
   }
 
   public Long id() {
@@ -108,6 +130,10 @@ public class Reading {
 
   public Verdict verdict() {
     return verdict;
+  }
+
+  public Source source() {
+    return source;
   }
 
   public Long correctsId() {

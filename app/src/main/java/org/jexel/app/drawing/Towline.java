@@ -94,7 +94,7 @@ public final class Towline {
         600,
         "fill",
         INK);
-    new TowlineLayers(file, at, svg, drawing).paint(station);
+    new TowlineLayers(file, at, svg, drawing).paint(station, card);
     return svg.finish();
   }
 

@@ -44,12 +44,15 @@ final class TowlineLayers {
     this.marks = new Marks(svg);
   }
 
-  void paint(Station station) {
+  void paint(Station station, String card) {
     switch (station) {
       case RIG -> rig();
       case HARNESS -> harness();
       case CAB -> new CabLayer(file, at, svg, drawing, marks).paint();
-      case BENCH -> bench();
+      case BENCH -> {
+        bench();
+        new LitLayer(file, at, svg, marks).paint(card);
+      }
       case BREAKAWAY -> breakaway();
       case ROAD -> road();
       case HANDOVER -> handover();

@@ -48,6 +48,7 @@ public class Job {
   private byte nextStation;
   private String nextAct;
   private String requestKey;
+  private boolean alone;
   private Instant createdAt;
   private Instant updatedAt;
 
@@ -79,6 +80,15 @@ public class Job {
   /** The reference follows the row's own number, which the database gives. */
   void number() {
     this.ref = "J" + (1000 + id);
+  }
+
+  void work(boolean withoutHelper) {
+    this.alone = withoutHelper;
+  }
+
+  /** Whether somebody works on it without a helper in the cab. */
+  public boolean alone() {
+    return alone;
   }
 
   void stand(Progress progress, Instant at) {

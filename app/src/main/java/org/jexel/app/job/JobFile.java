@@ -30,6 +30,7 @@ import org.jexel.core.check.Check;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Scope;
 import org.jexel.core.harness.Step;
@@ -66,6 +67,7 @@ public final class JobFile {
   private final List<TestStop> stops;
   private final List<GainSetting> settings;
   private final Map<String, StepTick> ticks = new LinkedHashMap<>();
+  private final List<StepTick> repairs;
   private final Map<String, Map<String, String>> cabNotes = new LinkedHashMap<>();
   private final Supplier<Drafts.Typed> typed;
   private final Plans plans;
@@ -96,6 +98,7 @@ public final class JobFile {
     this.plans = plans;
     cabNotes.forEach(note -> this.cabNotes.put(note.card(), note.fields()));
     ticks.forEach(tick -> this.ticks.put(tick.step(), tick));
+    this.repairs = ticks.stream().filter(tick -> tick.mended() != null).toList();
     figureRows.forEach(row -> figures.put(row.key(), row));
     Map<FieldKey, Entry> entries =
         figures.entrySet().stream()
@@ -173,15 +176,47 @@ public final class JobFile {
     return readings;
   }
 
-  /** The newest reading of each check. */
+  /** The newest reading of each check that still stands: a repair asks for some again. */
   public Map<String, Reading> newestReadings() {
     return once(
         "newest",
         () -> {
           Map<String, Reading> newest = new LinkedHashMap<>();
           readings.forEach(reading -> newest.put(reading.checkId(), reading));
+          newest.values().removeIf(this::mendedSince);
           return newest;
         });
+  }
+
+  private boolean mendedSince(Reading reading) {
+    return repairs.stream()
+        .anyMatch(
+            repair ->
+                repair.again().contains(reading.checkId())
+                    && !repair.tickedAt().isBefore(reading.takenAt()));
+  }
+
+  /** The newest reading of a check, be it from before a repair. */
+  public Optional<Reading> lastReading(String check) {
+    return readings.stream().filter(r -> r.checkId().equals(check)).reduce((a, b) -> b);
+  }
+
+  /** What was mended on this rig, oldest first. */
+  public List<StepTick> repairs() {
+    return repairs;
+  }
+
+  /** Checks that were read before a repair that changes them, and not since. */
+  public List<Check> askedAgain() {
+    return once(
+        "again",
+        () ->
+            repairs.stream()
+                .flatMap(repair -> repair.again().stream())
+                .distinct()
+                .filter(id -> !newestReadings().containsKey(id) && lastReading(id).isPresent())
+                .flatMap(id -> check(id).stream())
+                .toList());
   }
 
   /** Stops that no later row corrects, oldest first. */
@@ -320,7 +355,12 @@ public final class JobFile {
 
   /** The same for other readings of this rig. */
   public Diagnosis diagnosis(List<Diagnosis.Seen> readings) {
-    return plans.diagnosis(rig, job.workshop().stock(), supply(), readings);
+    return Diagnosis.of(predictions(), readings, job.alone());
+  }
+
+  /** What every fault of this rig would make every check read. */
+  public Predictions predictions() {
+    return plans.predictions(rig, job.workshop().stock(), supply());
   }
 
   /** How each check stands: its newest reading against the band as it is now computed. */

@@ -96,6 +96,13 @@ public class JobFiles {
     return file;
   }
 
+  /** Says whether somebody works on this job without a helper. */
+  @Transactional
+  public void alone(JobFile file, boolean alone) {
+    hold(file);
+    find(file.job().ref(), file.person()).work(alone);
+  }
+
   private Job find(String ref, Person person) {
     return jobs.find(person.workshop().id(), ref)
         .orElseThrow(

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.check.FurtherChecks;
-import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
@@ -62,24 +61,20 @@ class Plans {
         key -> FurtherChecks.of(rig, harness(rig, stock), supply));
   }
 
-  /** What explains these readings, by every check that this rig has. */
-  Diagnosis diagnosis(
-      Rig rig, List<WireSize> stock, OptionalDouble supply, List<Diagnosis.Seen> readings) {
-    Predictions known =
-        predictions.get(
-            new Checked(wired(rig, stock), supply),
-            key -> {
-              List<Check> all = new ArrayList<>(checks(rig, stock, supply));
-              all.addAll(further(rig, stock, supply));
-              Rig read =
-                  supply.isPresent()
-                      ? rig.with(
-                          rig.sheet()
-                              .with(FieldKey.of(RigField.ENGINE_OFF_VOLTS), supply.getAsDouble()))
-                      : rig;
-              return Predictions.of(read, harness(rig, stock), all);
-            });
-    return Diagnosis.of(known, readings);
+  /** What every fault of this rig would make every check read. */
+  Predictions predictions(Rig rig, List<WireSize> stock, OptionalDouble supply) {
+    return predictions.get(
+        new Checked(wired(rig, stock), supply),
+        key -> {
+          List<Check> all = new ArrayList<>(checks(rig, stock, supply));
+          all.addAll(further(rig, stock, supply));
+          FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
+          Rig read =
+              supply.isPresent()
+                  ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble()))
+                  : rig;
+          return Predictions.of(read, harness(rig, stock), all);
+        });
   }
 
   private static Wired wired(Rig rig, List<WireSize> stock) {

@@ -153,6 +153,12 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
   }
 
   private static NextAct next(JobFile file) {
+    // Whoever has just mended something stands at the rig: nothing else is nearer.
+    if (!file.askedAgain().isEmpty()) {
+      Check again = file.askedAgain().get(0);
+      return new NextAct(
+          Station.BENCH, "finder", "Read again after the repair: " + again.title(), "");
+    }
     Optional<RigField> plate = missing(file, PLATES);
     if (plate.isPresent()) {
       return figure(plate.get(), "Read the plate: ");

@@ -17,6 +17,7 @@ public class StationPages {
   public ModelAndView page(JobFile file, Station station, String card, Map<String, ?> view) {
     ModelAndView page = new ModelAndView("station");
     Progress progress = file.progress();
+    String drawn = String.valueOf(view.containsKey("drawn") ? view.get("drawn") : card);
     page.addAllObjects(view);
     page.addObject("file", file);
     page.addObject("person", file.person());
@@ -26,7 +27,7 @@ public class StationPages {
     page.addObject("rail", progress.states());
     page.addObject("next", progress.next());
     page.addObject("open", card);
-    page.addObject("towline", Towline.draw(file, station, card));
+    page.addObject("towline", Towline.draw(file, station, drawn));
     page.addObject("requestKey", UUID.randomUUID().toString());
     page.addObject("mayChange", file.person().role().mayChange());
     return page;

@@ -28,7 +28,15 @@ class SecurityConfig {
           + "form-action 'self'; frame-ancestors 'none'";
 
   private static final String[] OPEN = {
-    "/sign-in", "/first-owner", "/static/**", "/webjars/**", "/error", "/alive"
+    "/sign-in",
+    "/first-owner",
+    "/static/**",
+    "/webjars/**",
+    "/error",
+    "/alive",
+    "/h",
+    "/h/*",
+    "/h/*/events"
   };
 
   private static final String[] CHANGERS = {Role.OWNER.name(), Role.ELECTRICIAN.name()};

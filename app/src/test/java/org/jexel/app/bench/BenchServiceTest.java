@@ -3,18 +3,21 @@ package org.jexel.app.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
+import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
@@ -22,6 +25,7 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.SimulatedMeter;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
@@ -59,16 +63,22 @@ class BenchServiceTest {
   private final JobFile file = mock(JobFile.class);
   private final Job job = mock(Job.class);
   private final Person person = mock(Person.class);
+  private final MeterPort meter = mock(MeterPort.class);
   private final BenchService bench =
       new BenchService(
-          readings, files, drafts, Clock.systemUTC(), mock(PlatformTransactionManager.class));
+          readings,
+          files,
+          drafts,
+          Clock.systemUTC(),
+          mock(PlatformTransactionManager.class),
+          meter);
 
   @BeforeEach
   void oneJob() {
     when(file.job()).thenReturn(job);
     when(file.person()).thenReturn(person);
     when(file.units()).thenReturn(UnitSystem.METRIC);
-    when(file.newestReadings()).thenReturn(Map.of());
+    when(file.lastReading(any())).thenReturn(Optional.empty());
     when(job.ref()).thenReturn("J1");
   }
 
@@ -99,6 +109,42 @@ class BenchServiceTest {
   }
 
   @Test
+  void aDraftThatComesAfterItsRecordIsForgotten() {
+    when(readings.existsByRequestKey("key")).thenReturn(true);
+    bench.draft(file, CHECK, "1.7", 0, "key");
+    verify(drafts, never()).keep(any(), any(), any(), any(), any(), anyLong());
+    bench.draft(file, CHECK, "1.7", 0, "another");
+    verify(drafts).keep(job, person, BenchService.FORM, CHECK.id(), "1.7", 0);
+    bench.draft(file, CHECK, " ", 0, "another");
+    verify(drafts).drop(job, person, BenchService.FORM, CHECK.id());
+  }
+
+  @Test
+  void whatTheMeterShowedAndNobodyChangedIsMarkedAsTheMeters() {
+    when(meter.read(anyLong(), any(), any(), any())).thenReturn(new SimulatedMeter.Shown(1.62, ""));
+    bench.meter(file, CHECK);
+    ArgumentCaptor<String> typed = ArgumentCaptor.forClass(String.class);
+    verify(drafts).keep(any(), any(), any(), any(), typed.capture(), anyLong());
+    bench.record(file, CHECK, typed.getValue(), 0, "one");
+    bench.record(file, CHECK, "1.8", 0, "two");
+    ArgumentCaptor<Reading> kept = ArgumentCaptor.forClass(Reading.class);
+    verify(readings, times(2)).saveAndFlush(kept.capture());
+    assertThat(kept.getAllValues().stream().map(Reading::source))
+        .containsExactly(Reading.Source.METER, Reading.Source.TYPED);
+    assertThat(kept.getAllValues().get(0).value()).isCloseTo(1.62, within(0.006));
+  }
+
+  @Test
+  void aMeterThatRefusesSaysWhyAndNothingCanBeRecordedOfIt() {
+    when(meter.read(anyLong(), any(), any(), any()))
+        .thenReturn(new SimulatedMeter.Shown(Double.NaN, "The circuit is live."));
+    bench.meter(file, CHECK);
+    verify(drafts).keep(job, person, BenchService.FORM, CHECK.id(), "The circuit is live.", 0);
+    assertThat(bench.record(file, CHECK, "The circuit is live.", 0, "key")).isFalse();
+    verify(readings, never()).saveAndFlush(any());
+  }
+
+  @Test
   void aKeyThatIsThereAlreadyChangesNothing() {
     when(readings.existsByRequestKey("key")).thenReturn(true);
     bench.record(file, CHECK, "1.7", 0, "key");
@@ -118,7 +164,7 @@ class BenchServiceTest {
   void anotherPersonsReadingInBetweenIsShownFirst() {
     Reading theirs = mock(Reading.class);
     when(theirs.id()).thenReturn(7L);
-    when(file.newestReadings()).thenReturn(Map.of("brake.resistance", theirs));
+    when(file.lastReading("brake.resistance")).thenReturn(Optional.of(theirs));
     bench.record(file, CHECK, "1.7", 0, "key");
     verify(readings, never()).saveAndFlush(any());
     bench.record(file, CHECK, "1.7", 7, "key");

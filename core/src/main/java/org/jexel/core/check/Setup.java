@@ -7,8 +7,11 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.Network;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
+import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
 
@@ -69,6 +72,18 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
         yield network;
       }
     };
+  }
+
+  /**
+   * The rig in this setup, solved with faults; those of parts that are not in it change nothing.
+   */
+  public Solution solve(Rig rig, Harness harness, List<Fault> faults) {
+    List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+    Network network = network(rig, harness, signal).network();
+    return faults.isEmpty()
+        ? network.solve()
+        : new FaultSolver(network)
+            .factored(FaultSolver.changes(RigNetwork.whole(rig, harness), faults));
   }
 
   private void metered(Rig rig, RigNetwork network) {

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.SplittableRandom;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
@@ -15,6 +17,7 @@ import org.jexel.core.network.Led;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.Rig;
@@ -81,17 +84,12 @@ public final class SimulatedMeter {
     return new Shown(Math.round(shown / digit) * digit, "");
   }
 
-  /** What stands between the leads with the ohmmeter's own source gone. */
+  /** Whether the unplugged trailer feeds this pin by itself, as a pulled breakaway switch does. */
   private boolean live(Probing probing) {
-    FaultSolver solver = solver(probing.setup());
-    List<FaultSolver.Change> changes = new java.util.ArrayList<>(changes());
-    Element ohmmeter = solver.network().element(RigNetwork.OHMMETER);
-    if (!(ohmmeter instanceof Element.Source source)) {
-      return false;
-    }
-    changes.add(new FaultSolver.Change(source, null));
-    Readout open = solver.factored(changes);
-    return Math.abs(open.volts(source.plus(), source.minus())) > LIVE;
+    Readout unplugged = readouts.computeIfAbsent(Setup.rig(StateWord.UNPLUGGED), this::solve);
+    String pin = "plug_" + HarnessPlanner.id(probing.setup().pin());
+    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
+    return Math.abs(unplugged.volts(pin, earth)) > LIVE;
   }
 
   private Readout solve(Setup setup) {

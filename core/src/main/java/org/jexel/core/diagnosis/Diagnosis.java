@@ -18,6 +18,9 @@ import org.jexel.core.check.Check;
 public record Diagnosis(List<Group> groups, boolean fits, Optional<Next> next) {
   private static final double SURE = 0.9;
 
+  /** Soundness is the greater claim: a fault is seen, its absence never is. */
+  private static final double SOUND = 0.95;
+
   /**
    * @param check its id
    * @param value SI; for words their place in the measure's list
@@ -55,7 +58,7 @@ public record Diagnosis(List<Group> groups, boolean fits, Optional<Next> next) {
 
     /** Sure enough to pick up a tool. */
     public boolean sure() {
-      return present > SURE;
+      return present > (leading().healthy() ? SOUND : SURE);
     }
   }
 
@@ -75,6 +78,13 @@ public record Diagnosis(List<Group> groups, boolean fits, Optional<Next> next) {
    * @param readings in the order in which they were taken; of one check the last stands
    */
   public static Diagnosis of(Predictions predictions, List<Seen> readings) {
-    return new Finder(predictions, readings).find();
+    return of(predictions, readings, false);
+  }
+
+  /**
+   * @param alone whether there is no helper: what has to be held in the cab then costs a walk
+   */
+  public static Diagnosis of(Predictions predictions, List<Seen> readings, boolean alone) {
+    return new Finder(predictions, readings, alone).find();
   }
 }

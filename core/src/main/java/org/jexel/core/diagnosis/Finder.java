@@ -28,6 +28,7 @@ final class Finder {
 
   private final Predictions predictions;
   private final Map<Integer, Double> seen = new LinkedHashMap<>();
+  private final boolean alone;
   private String standing = "";
 
   /** Most probable first, and the probability of each. */
@@ -35,7 +36,8 @@ final class Finder {
 
   private double[] shares;
 
-  Finder(Predictions predictions, List<Diagnosis.Seen> readings) {
+  Finder(Predictions predictions, List<Diagnosis.Seen> readings, boolean alone) {
+    this.alone = alone;
     this.predictions = predictions;
     for (Diagnosis.Seen reading : readings) {
       int place = predictions.place(reading.check());
@@ -56,7 +58,8 @@ final class Finder {
     List<List<Integer>> groups = groups();
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
-    NextCheck next = new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing);
+    NextCheck next =
+        new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone);
     return new Diagnosis(told, explains(rows.get(0)), next.choose(leaders));
   }
 

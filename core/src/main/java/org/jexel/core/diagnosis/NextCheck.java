@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
 
 /**
@@ -29,15 +30,23 @@ final class NextCheck {
   private final String standing;
   private final List<Row> rows;
   private final double[] shares;
+  private final boolean alone;
 
   /**
    * @param rows most probable first
    * @param shares their probabilities
    * @param seen places of what has been read
    * @param standing the place where the last reading was taken
+   * @param alone whether nobody else can hold pedal or lever
    */
   NextCheck(
-      List<Check> checks, List<Row> rows, double[] shares, Set<Integer> seen, String standing) {
+      List<Check> checks,
+      List<Row> rows,
+      double[] shares,
+      Set<Integer> seen,
+      String standing,
+      boolean alone) {
+    this.alone = alone;
     this.checks = checks;
     this.rows = rows;
     this.shares = shares;
@@ -50,7 +59,8 @@ final class NextCheck {
     for (List<Integer> round : rounds()) {
       Check first = checks.get(round.get(0));
       double gain = gain(round);
-      double minutes = first.minutes() + (first.place().equals(standing) ? 0 : MOVING);
+      double effort = alone ? Alone.minutes(first) : first.minutes();
+      double minutes = effort + (first.place().equals(standing) ? 0 : MOVING);
       if (gain > LEAST_GAIN && (best == null || gain / minutes > best.gain() / best.minutes())) {
         best =
             new Diagnosis.Next(

@@ -1,9 +1,11 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -161,6 +163,23 @@ public final class Predictions {
 
   public List<Hypothesis> hypotheses() {
     return singles.stream().map(Row::hypothesis).toList();
+  }
+
+  /** Checks that would read otherwise if these faults, in any mix, were mended. */
+  public List<String> affectedBy(Collection<Hypothesis> mended) {
+    Set<Fault> faults = new HashSet<>();
+    mended.forEach(hypothesis -> faults.addAll(hypothesis.faults()));
+    Set<String> affected = new LinkedHashSet<>();
+    for (Row row : singles) {
+      if (!row.hypothesis().healthy() && faults.containsAll(row.hypothesis().faults())) {
+        for (int c = 0; c < checks.size(); c++) {
+          if (row.touches(singles.get(0), c)) {
+            affected.add(checks.get(c).id());
+          }
+        }
+      }
+    }
+    return List.copyOf(affected);
   }
 
   /** Place of a check; −1 for one that this rig does not have. */

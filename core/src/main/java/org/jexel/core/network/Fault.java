@@ -88,6 +88,12 @@ public record Fault(Kind kind, String part, String other, double amount) {
     return faults;
   }
 
+  /** As it is parsed. */
+  public String text() {
+    String parts = part.isEmpty() ? "" : ":" + part + (kind.two ? ":" + other : "");
+    return kind.word() + parts + ":" + amount;
+  }
+
   private static Fault parseOne(String text) {
     String[] parts = text.split(":");
     Kind kind =

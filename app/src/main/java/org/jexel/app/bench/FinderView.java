@@ -1,0 +1,87 @@
+package org.jexel.app.bench;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.jexel.app.job.JobFile;
+import org.jexel.core.check.Check;
+import org.jexel.core.diagnosis.Diagnosis;
+
+/**
+ * The finder's card: what may be the matter, and what to read now.
+ *
+ * @param round the check to take now, or every word of its round; empty if none would tell more
+ * @param again whether these are asked for again after a repair, not to find anything new
+ * @param left how many are still to be read again
+ * @param starts rounds that one may begin with, and what one would have noticed
+ */
+public record FinderView(
+    Diagnosis diagnosis,
+    List<CheckView> round,
+    boolean again,
+    int left,
+    Map<String, String> starts) {
+  /**
+   * @param start a round that somebody wants to begin with; empty for what tells most
+   */
+  static FinderView of(JobFile file, String start) {
+    Diagnosis diagnosis = file.diagnosis();
+    List<Check> stale = file.askedAgain();
+    List<Check> wished = unread(file).filter(c -> c.round().equals(start)).toList();
+    List<Check> now =
+        !wished.isEmpty()
+            ? wished
+            : stale.isEmpty()
+                ? diagnosis.next().map(Diagnosis.Next::checks).orElse(List.of())
+                : stale.stream().filter(c -> c.round().equals(stale.get(0).round())).toList();
+    return new FinderView(
+        diagnosis,
+        now.stream().map(check -> CheckView.of(file, check)).toList(),
+        wished.isEmpty() && !stale.isEmpty(),
+        stale.size(),
+        starts(file));
+  }
+
+  private static Stream<Check> unread(JobFile file) {
+    return Stream.concat(file.further().stream(), file.checks().stream())
+        .filter(check -> !file.newestReadings().containsKey(check.id()));
+  }
+
+  /** What somebody may have noticed on the way here: rounds by eye, ear and hand, and the pins. */
+  private static Map<String, String> starts(JobFile file) {
+    Map<String, String> starts = new LinkedHashMap<>();
+    unread(file)
+        .filter(c -> c.group() == Check.Group.SEEN || c.group() == Check.Group.SOCKET)
+        .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
+    return starts;
+  }
+
+  private static String noticed(Check check) {
+    return switch (check.measure()) {
+      case TURNING -> "A wheel drags or is hard to turn";
+      case HUMMING -> "A wheel does not brake, or the trailer pulls to one side";
+      case GLOW -> "Lamps glow wrongly. " + check.state();
+      default -> "Nothing on one pin. " + check.title();
+    };
+  }
+
+  public CheckView first() {
+    return round.get(0);
+  }
+
+  /** Ids for the meter, between commas. */
+  public String ids() {
+    return String.join(",", round.stream().map(view -> view.check().id()).toList());
+  }
+
+  public boolean words() {
+    return !first().check().measure().words().isEmpty();
+  }
+
+  /** The suspect to mend; null while none is sure. */
+  public Diagnosis.Group sure() {
+    boolean stands = diagnosis.fits() && !diagnosis.groups().isEmpty();
+    return stands && diagnosis.groups().get(0).sure() ? diagnosis.groups().get(0) : null;
+  }
+}

@@ -1,0 +1,57 @@
+package org.jexel.app.helper;
+
+import java.util.List;
+import org.jexel.app.job.JobFile;
+import org.jexel.core.check.Check;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * What the one in the cab is to do now.
+ *
+ * @param act in a few words, large
+ * @param state the whole of it
+ * @param check what is being read meanwhile
+ * @param last the reading before this one; empty if there is none
+ * @param verdict of that
+ */
+public record Hold(String act, String state, String check, String last, Verdict verdict) {
+  static final Hold NOTHING =
+      new Hold("Hold nothing", "Wait for the next check.", "", "", Verdict.NOT_YET);
+
+  static Hold of(JobFile file, Check check) {
+    return file.readings().stream()
+        .reduce((a, b) -> b)
+        .map(
+            last ->
+                new Hold(
+                    act(check),
+                    check.state(),
+                    check.title(),
+                    last.title() + ": " + last.measure().text(last.value(), file.units()),
+                    last.verdict()))
+        .orElseGet(() -> new Hold(act(check), check.state(), check.title(), "", Verdict.NOT_YET));
+  }
+
+  /** The one thing that hands and feet do, the heaviest first. */
+  private static String act(Check check) {
+    List<StateWord> words =
+        List.of(StateWord.values()).stream()
+            .filter(word -> check.probing().setup().state().is(word))
+            .toList();
+    if (words.contains(StateWord.LEVER)) {
+      return "Lever full";
+    } else if (words.contains(StateWord.STOP) || words.contains(StateWord.PEDAL)) {
+      return "Pedal down";
+    } else if (words.contains(StateWord.LEFT)) {
+      return "Left indicator";
+    } else if (words.contains(StateWord.RIGHT)) {
+      return "Right indicator";
+    } else if (words.contains(StateWord.REVERSE)) {
+      return "Reverse, engine off";
+    } else if (words.contains(StateWord.TAIL)) {
+      return "Tail lamps on";
+    }
+    return "Hands off";
+  }
+}

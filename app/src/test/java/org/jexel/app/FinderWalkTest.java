@@ -1,0 +1,123 @@
+package org.jexel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.web.servlet.MockMvc;
+
+/**
+ * Hidden faults found in the browser, with the simulated meter, by the finder's next check only.
+ */
+@AppTest
+class FinderWalkTest {
+  private static final int PATIENCE = 10;
+
+  @LocalServerPort private int port;
+  @Autowired private MockMvc mvc;
+
+  private Browser browser;
+
+  @BeforeEach
+  void open() {
+    browser = new Browser(port);
+    browser.signIn("electrician");
+  }
+
+  @AfterEach
+  void close() {
+    browser.close();
+  }
+
+  private void hide(String ref, String fault) {
+    browser.open("/jobs/" + ref + "/bench?card=meter");
+    new Select(browser.at("#hidden-fault")).selectByVisibleText(fault);
+    browser.at("#hidden-fault").submit();
+    String says = fault.startsWith("nothing") ? "sound rig." : "A fault is hidden";
+    browser.await("it is set", () -> browser.text("#card-meter .worth").contains(says));
+  }
+
+  private static String next(Browser browser) {
+    return browser.has("#card-finder h3.group") ? browser.text("#card-finder h3.group") : "";
+  }
+
+  /** Takes what the finder asks for with the key m, and records it. */
+  private void take() {
+    String before = browser.at("input[name=requestKey]").getDomProperty("value");
+    browser.at("body").sendKeys("m");
+    browser.await(
+        "the meter reads " + next(browser),
+        () -> !browser.at("input[name=requestKey]").getDomProperty("value").equals(before));
+    String read = browser.at("input[name=requestKey]").getDomProperty("value");
+    browser.at("#card-finder .act.primary").sendKeys(Keys.ENTER);
+    browser.await(
+        "it is recorded",
+        () -> !browser.at("input[name=requestKey]").getDomProperty("value").equals(read));
+  }
+
+  private boolean answered() {
+    return browser.has("#card-finder .answer");
+  }
+
+  private int follow(String ref, String noticed) {
+    browser.open("/jobs/" + ref + "/bench?card=finder");
+    if (!noticed.isEmpty()) {
+      new Select(browser.at("#start")).selectByVisibleText(noticed);
+      browser.at("#start").submit();
+      browser.await("it begins there", () -> browser.path().contains("start="));
+    }
+    int taken = 0;
+    while (!answered() && taken < PATIENCE) {
+      take();
+      taken++;
+    }
+    return taken;
+  }
+
+  /** What was noticed, if anything; at the end the number of checks that solve each. */
+  @ParameterizedTest(name = "{0}")
+  @CsvSource({
+    "Coffee trailer whose lamps glow wrongly, NONE, 1, '', 'Return lost: Rear lamp, left', 5",
+    "Planetarium, ELECTRIC, 1, 'A wheel does not brake, or the trailer pulls to one side',"
+        + "'Open: Magnet, axle 1 left', 6",
+    "Pin half out, ELECTRIC, 2, 'A wheel drags or is hard to turn',"
+        + "'Breakaway pin part-way out', 5",
+    "Dead charge pin, ELECTRIC, 1, 'Nothing on one pin. Socket pin 4, charge',"
+        + "'Fuse open: charge', 6",
+    "Converted with brown and green exchanged, NONE, 2, '', 'Exchanged at the box: tail and right', 5"
+  })
+  void aHiddenFaultIsSolvedByTheNextCheckOnly(
+      String rig, String brakes, String axles, String noticed, String fault, int most)
+      throws Exception {
+    String ref = new Walker(mvc, "electrician").newJob(rig, brakes, axles);
+    hide(ref, fault);
+    int taken = follow(ref, noticed);
+    assertThat(browser.text("#card-finder .answer")).contains(fault);
+    assertThat(taken).isLessThanOrEqualTo(most);
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  @Test
+  void afterTheRepairWhatItChangedIsAskedForAgainUntilTheRigIsSound() throws Exception {
+    String ref = new Walker(mvc, "electrician").newJob("Repaired trailer", "NONE", "1");
+    hide(ref, "Return lost: Rear lamp, right");
+    follow(ref, "");
+    browser.at("#mended").sendKeys(Keys.ENTER);
+    browser.await("asked again", () -> next(browser).startsWith("Again, after the repair"));
+    assertThat(browser.text("#next-act")).startsWith("Read again after the repair");
+    assertThat(browser.text("#card-finder .mended")).contains("Mended: Return lost: Rear lamp");
+    hide(ref, "nothing: a sound rig");
+    browser.open("/jobs/" + ref + "/bench?card=finder");
+    for (int i = 0; i < PATIENCE && !answered(); i++) {
+      take();
+    }
+    assertThat(browser.text("#card-finder .answer")).contains("Sound, as far as it was read");
+  }
+}

@@ -1,0 +1,210 @@
+package org.jexel.app.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.multipart;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jexel.app.AppTest;
+import org.jexel.app.Walker;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.security.PersonRepository;
+import org.jexel.core.check.Alone;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import org.springframework.web.util.HtmlUtils;
+
+/** A logging meter's file, the simulated meter and tester, and the helper's phone. */
+@AppTest
+class BenchToolsTest {
+  @Autowired private MockMvc mvc;
+  @Autowired private JobFiles files;
+  @Autowired private PersonRepository people;
+
+  private Walker electrician;
+  private String ref;
+
+  @BeforeEach
+  void aJob() throws Exception {
+    electrician = new Walker(mvc, "electrician");
+    ref = electrician.newJob("Bench tools", "ELECTRIC", "1");
+  }
+
+  private JobFile file() {
+    return files.open(ref, people.findBySignIn("electrician").orElseThrow());
+  }
+
+  private String fits(String csv) throws Exception {
+    RequestPostProcessor person = user("electrician").roles("ELECTRICIAN");
+    byte[] bytes = csv.getBytes(StandardCharsets.UTF_8);
+    MockHttpServletResponse answer =
+        mvc.perform(
+                multipart("/jobs/" + ref + "/bench/log")
+                    .file(new MockMultipartFile("file", "log.csv", "text/csv", bytes))
+                    .with(person)
+                    .with(csrf()))
+            .andReturn()
+            .getResponse();
+    assertThat(answer.getStatus()).isEqualTo(200);
+    return HtmlUtils.htmlUnescape(answer.getContentAsString());
+  }
+
+  @Test
+  void aLoggingMetersFileIsShownFirstAndOnlyWhatFitsIsRecorded() throws Exception {
+    String csv =
+        """
+        time;value;unit;check
+        10:01;12,61;V;supply.battery
+        10:02;40;V;
+        10:03;12,58;V;
+        10:04;rather long;V;socket.left
+        10:05;-3;ohm;brake.resistance
+        10:06;1;V;anvil
+        10:07
+        """;
+    String page = fits(csv);
+    assertThat(page)
+        .contains("2 of 7 rows fit", "More than 30 V", "Not understood", "cannot be negative")
+        .contains("This rig has no check called “anvil”", "Type what the meter shows");
+    assertThat(file().readings()).isEmpty();
+    String key = UUID.randomUUID().toString();
+    for (int i = 0; i < 2; i++) {
+      electrician.post("/jobs/" + ref + "/bench/log", Map.of("csv", csv, "requestKey", key));
+    }
+    assertThat(file().readings()).hasSize(2);
+    assertThat(file().readings().stream().map(Reading::source)).containsOnly(Reading.Source.FILE);
+    assertThat(file().newestReadings().get("supply.battery").value()).isEqualTo(12.61);
+  }
+
+  @Test
+  void aFileThatIsNoneIsRefusedWithWhatWouldBeUnderstood() throws Exception {
+    assertThat(fits("volts,ohms\n1,2\n")).contains("“value” among them").doesNotContain("Record ");
+    assertThat(fits("value,unit\n")).contains("no row below the first line");
+    assertThat(fits("value,value\n1,2\n")).contains("no readable CSV");
+    assertThat(file().readings()).isEmpty();
+  }
+
+  @Test
+  void theMetersReadingStandsInTheFieldUntilItIsRecorded() throws Exception {
+    electrician.post("/jobs/" + ref + "/bench/meter", Map.of("checks", "supply.battery"));
+    String page = electrician.page("/jobs/" + ref + "/bench?card=supply.battery");
+    Matcher typed = Pattern.compile("id=\"reading\"[^>]* value=\"([^\"]+)\"").matcher(page);
+    assertThat(typed.find()).isTrue();
+    assertThat(typed.group(1)).matches("1[0-9]\\.\\d+ V");
+    assertThat(file().readings()).isEmpty();
+    electrician.read(ref, "supply.battery", typed.group(1));
+    assertThat(file().readings()).hasSize(1);
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
+        .contains("simulated meter");
+    MockHttpServletResponse unknown =
+        electrician.post("/jobs/" + ref + "/bench/meter", Map.of("checks", "anvil"));
+    assertThat(unknown.getRedirectedUrl()).contains("/bench?card=");
+  }
+
+  @Test
+  void theTesterIsShownAsWiredAndWithWhatIsHidden() throws Exception {
+    String path = "/jobs/" + ref + "/bench?card=tester&state=tail&plugged=true";
+    assertThat(electrician.page(path)).contains("As wired", "It shows").doesNotContain("differs");
+    electrician.post("/jobs/" + ref + "/bench/meter/hide", Map.of("fault", "Fuse open: tail"));
+    assertThat(electrician.page(path)).contains("differs");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=meter"))
+        .contains("A fault is hidden on this rig’s simulated meter.");
+    Walker viewer = new Walker(mvc, "viewer");
+    assertThat(
+            viewer
+                .post("/jobs/" + ref + "/bench/meter/hide", Map.of("fault", "chance"))
+                .getStatus())
+        .isEqualTo(403);
+  }
+
+  private MockHttpServletResponse stranger(String path, String address) throws Exception {
+    return mvc.perform(
+            get(path)
+                .with(
+                    request -> {
+                      request.setRemoteAddr(address);
+                      return request;
+                    }))
+        .andReturn()
+        .getResponse();
+  }
+
+  private String openedCode() throws Exception {
+    electrician.post("/jobs/" + ref + "/helper", Map.of());
+    Matcher code =
+        Pattern.compile("id=\"helper-code\">([A-Z2-9]{7})<")
+            .matcher(electrician.page("/jobs/" + ref + "/bench?card=helper"));
+    assertThat(code.find()).isTrue();
+    return code.group(1);
+  }
+
+  @Test
+  void theHelpersPhoneFollowsTheOpenCheckAndEndsWithTheWork() throws Exception {
+    String code = openedCode();
+    electrician.page("/jobs/" + ref + "/bench?card=socket.left");
+    String phone = stranger("/h/" + code.toLowerCase(), "10.1.0.1").getContentAsString();
+    assertThat(phone).contains("Left indicator", "Socket pin").doesNotContain("Sign out");
+    electrician.read(ref, "supply.battery", "12.6");
+    electrician.page("/jobs/" + ref + "/bench?card=brake.amps");
+    assertThat(stranger("/h/" + code, "10.1.0.1").getContentAsString())
+        .contains("Lever full", "12.60 V");
+    assertThat(stranger("/h?code= " + code, "10.1.0.1").getRedirectedUrl()).isEqualTo("/h/" + code);
+    MockHttpServletResponse stream = stranger("/h/" + code + "/events", "10.1.0.1");
+    assertThat(stream.getContentAsString()).contains("event:hold", "retry:2000");
+    assertThat(electrician.answer("/jobs/" + ref + "/helper.svg").getContentAsString())
+        .startsWith("<svg");
+    String newer = openedCode();
+    assertThat(newer).isNotEqualTo(code);
+    assertThat(stranger("/h/" + code, "10.1.0.1").getStatus()).isEqualTo(404);
+    electrician.post("/jobs/" + ref + "/helper", Map.of("end", "yes"));
+    assertThat(stranger("/h/" + newer, "10.1.0.1").getStatus()).isEqualTo(404);
+    assertThat(stranger("/h/" + newer + "/events", "10.1.0.1").getStatus()).isEqualTo(204);
+  }
+
+  @Test
+  void guessedCodesAreAnsweredClearlyAndNotForEver() throws Exception {
+    MockHttpServletResponse first = stranger("/h/ABCDEFG", "10.1.0.9");
+    assertThat(first.getStatus()).isEqualTo(404);
+    assertThat(first.getContentAsString()).contains("ask for the new one");
+    int last = 0;
+    for (int i = 0; i < 20; i++) {
+      last = stranger("/h/ABCDEF" + (2 + i % 8), "10.1.0.9").getStatus();
+    }
+    assertThat(last).isEqualTo(429);
+    assertThat(stranger("/h", "10.1.0.9").getStatus()).isEqualTo(200);
+  }
+
+  @Test
+  void workingAloneChangesTheOrderAndNothingElse() throws Exception {
+    List<String> before = titles();
+    electrician.post("/jobs/" + ref + "/alone", Map.of("alone", "yes"));
+    List<String> alone = titles();
+    assertThat(alone).containsExactlyInAnyOrderElementsOf(before);
+    List<Boolean> helped = Alone.order(file().checks()).stream().map(Alone::needsHelper).toList();
+    assertThat(helped).isSorted();
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=helper")).contains("You work alone");
+    electrician.post("/jobs/" + ref + "/alone", Map.of());
+    assertThat(titles()).isEqualTo(before);
+  }
+
+  private List<String> titles() throws Exception {
+    return Pattern.compile("id=\"card-((?:supply|socket|brake|trailer)-[a-z-]+)\"")
+        .matcher(electrician.page("/jobs/" + ref + "/bench"))
+        .results()
+        .map(result -> result.group(1))
+        .toList();
+  }
+}
