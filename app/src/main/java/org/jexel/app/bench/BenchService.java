@@ -159,7 +159,8 @@ public class BenchService {
     for (LogRows.Row row : log.rows()) {
       if (row.good()) {
         long seen = file.lastReading(row.check().id()).map(Reading::id).orElse(0L);
-        String key = key(requestKey, row.check());
+        // By its line: once it is recorded, a row without a check would fit the next one.
+        String key = key(requestKey, "line " + row.line());
         kept += record(file, row.check(), row.typed(), seen, key, Reading.Source.FILE) ? 1 : 0;
       }
     }
@@ -168,7 +169,11 @@ public class BenchService {
 
   /** One request that records several checks has a key of its own for each. */
   public static String key(String request, Check check) {
-    String both = request + " " + check.id();
+    return key(request, check.id());
+  }
+
+  private static String key(String request, String part) {
+    String both = request + " " + part;
     return UUID.nameUUIDFromBytes(both.getBytes(StandardCharsets.UTF_8)).toString();
   }
 

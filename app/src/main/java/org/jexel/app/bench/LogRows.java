@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.DuplicateHeaderMode;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Verdict;
@@ -47,6 +48,7 @@ record LogRows(List<Row> rows, String problem) {
             .builder()
             .setDelimiter(separator)
             .setHeader()
+            .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
             .setSkipHeaderRecord(true)
             .setIgnoreHeaderCase(true)
             .setIgnoreEmptyLines(true)
