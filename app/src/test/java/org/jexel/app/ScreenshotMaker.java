@@ -43,13 +43,18 @@ class ScreenshotMaker {
       browser.size(390, 844);
       shoot(browser, folder, "phone-bench", "/jobs/J1004/bench");
       shoot(browser, folder, "phone-road", "/jobs/J1003/road");
+      browser.open("/jobs/J1004/bench?card=helper");
+      browser.at("#helper-start").submit();
+      String code = browser.text("#helper-code");
+      browser.open("/jobs/J1004/bench?card=brake.amps");
+      shoot(browser, folder, "phone-helper", "/h/" + code);
     }
   }
 
   private static void shoot(Browser browser, Path folder, String name, String path)
       throws InterruptedException {
     browser.open(path);
-    browser.at("#page");
+    browser.at("main");
     Thread.sleep(400); // fonts settle
     browser.picture(folder.resolve(name + ".png"));
   }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.jexel.app.bench.BenchService;
 import org.jexel.app.cab.CabModels;
 import org.jexel.app.cab.CabNotes;
+import org.jexel.app.device.SimulatedMeterPort;
 import org.jexel.app.exchange.ControllerFile;
 import org.jexel.app.harness.Steps;
 import org.jexel.app.harness.Stock;
@@ -51,6 +52,7 @@ class DemoJobs {
   private final LampCards lamps;
   private final LoadCards loads;
   private final BenchService bench;
+  private final SimulatedMeterPort meter;
   private final RoadService road;
   private final Stock stock;
   private final Steps steps;
@@ -71,7 +73,9 @@ class DemoJobs {
       Steps steps,
       CabNotes cab,
       CabModels models,
-      ControllerLibrary library) {
+      ControllerLibrary library,
+      SimulatedMeterPort meter) {
+    this.meter = meter;
     this.newJobs = newJobs;
     this.jobs = jobs;
     this.files = files;
@@ -150,6 +154,9 @@ class DemoJobs {
               .orElseThrow(() -> new IllegalStateException(ref + " has no " + read.check()));
       bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
     }
+    if (!rig.hidden().isEmpty()) {
+      meter.hide(job.id(), Fault.parse(rig.hidden()), person.id());
+    }
     for (String round : rig.rounds()) {
       round(ref, round, rig.hidden(), key, person);
     }
@@ -184,7 +191,7 @@ class DemoJobs {
         bench.record(
             files.open(ref, person),
             check,
-            check.measure().number(seen, UnitSystem.METRIC),
+            check.measure().words().get((int) Math.round(seen)),
             0,
             BenchService.key(key, check));
       }
