@@ -46,6 +46,18 @@ public final class Walker {
     return mvc.perform(request).andReturn().getResponse();
   }
 
+  /** Posts as a page does that swaps itself, and gives what it swaps in. */
+  public String swap(String path, Map<String, String> fields) throws Exception {
+    MockHttpServletRequestBuilder request =
+        MockHttp.post(path).with(person).with(csrf()).header("HX-Request", "true");
+    fields.forEach(request::param);
+    MockHttpServletResponse answer = mvc.perform(request).andReturn().getResponse();
+    if (answer.getStatus() != 200) {
+      throw new AssertionError(path + " answered " + answer.getStatus());
+    }
+    return HtmlUtils.htmlUnescape(answer.getContentAsString());
+  }
+
   /** Posts without the token that every form carries. */
   public int postWithoutCsrf(String path) throws Exception {
     return mvc.perform(MockHttp.post(path).with(person)).andReturn().getResponse().getStatus();

@@ -196,4 +196,20 @@ class HarnessStationTest {
         .contains("Brakes never return through the frame alone");
     assertThat(card(ref, "choices")).contains("chosen, Tamo Berin");
   }
+
+  /** A page that swaps itself has its answer at once; a plain form is sent on to it. */
+  @Test
+  void aMoveIsAnsweredInOneRequestWhereThePageSwapsItself() throws Exception {
+    String ref = electrician.newJob("One request", "NONE", "1");
+    Map<String, String> move = Map.of("part", "box", "x", "0.8", "y", "0.1");
+    assertThat(electrician.post("/jobs/" + ref + "/harness/move", move).getRedirectedUrl())
+        .endsWith("/harness?card=plan");
+    String page =
+        electrician.swap(
+            "/jobs/" + ref + "/harness/move", Map.of("part", "box", "x", "0.9", "y", "0.1"));
+    assertThat(page).contains("data-x=\"0.900\" data-y=\"0.100\"", "id=\"page\"");
+    assertThat(electrician.swap("/jobs/" + ref + "/harness/undo", Map.of()))
+        .contains("data-x=\"0.800\" data-y=\"0.100\"");
+    assertThat(card(ref, "plan")).contains("data-x=\"0.800\" data-y=\"0.100\"");
+  }
 }

@@ -1,0 +1,131 @@
+package org.jexel.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jexel.core.Rigs;
+import org.jexel.core.bench.Stand;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Network;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What holds for the checks beyond the sheet, whatever the rig. */
+class FurtherChecksTest {
+  static Stream<Arguments> rigs() {
+    return Stream.of(
+        Arguments.of("unbraked", rig("NONE", "flat-4", "OWN_CONDUCTOR", 1)),
+        Arguments.of("unbraked, frame return", rig("NONE", "flat-4", "FRAME", 2)),
+        Arguments.of("braked", rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 2)),
+        Arguments.of("braked, frame return", rig("ELECTRIC", "blade-7", "FRAME", 3)));
+  }
+
+  private static Rig rig(String brakes, String connector, String lampReturn, int axles) {
+    boolean braked = !brakes.equals("NONE");
+    return Rigs.rig(
+        Rigs.sheet(
+            RigField.AXLE_COUNT, axles,
+            RigField.BRAKE_TYPE, brakes,
+            RigField.TOW_CONNECTOR, connector,
+            RigField.TRAILER_CONNECTOR, connector,
+            RigField.CONTROLLER_KIND, braked ? "UNDER_DASH" : "NONE",
+            RigField.BREAKAWAY_KIT, braked ? "OWN_BATTERY" : "NONE",
+            RigField.LAMP_RETURN, lampReturn));
+  }
+
+  private static List<Check> all(Rig rig) {
+    return Stand.checks(rig, Stand.harness(rig));
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void everyCheckHasItsOwnNameItsLeadsAndItsReason(String name, Rig rig) {
+    Harness harness = Stand.harness(rig);
+    Set<String> ids = new HashSet<>();
+    Map<Setup, Network> networks = new HashMap<>();
+    for (Check check : all(rig)) {
+      assertThat(ids.add(check.id())).as(check.id()).isTrue();
+      assertThat(check.id().length()).isLessThanOrEqualTo(80);
+      assertThat(List.of(check.title(), check.state(), check.place(), check.why()))
+          .as(check.id())
+          .noneMatch(String::isBlank);
+      assertThat(check.minutes()).isPositive();
+      Probing probing = check.probing();
+      Network network =
+          networks.computeIfAbsent(probing.setup(), s -> s.network(rig, harness).network());
+      boolean leads = probing.measure() == Measure.VOLTS;
+      boolean there =
+          leads
+              ? network.hasNode(probing.red()) && network.hasNode(probing.black())
+              : network.has(probing.red()) || probing.measure() == Measure.OHMS;
+      assertThat(there).as(check.id()).isTrue();
+    }
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void theExpectedReadingLiesInItsBand(String name, Rig rig) {
+    for (Check check : all(rig)) {
+      assertThat(check.band().expected())
+          .as(check.id())
+          .isBetween(check.band().low(), check.band().high());
+    }
+  }
+
+  /** One walk: the same thing switched on, the same kind of word, one place to walk round. */
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void whatIsTakenInOneRoundNeedsOneStateOnly(String name, Rig rig) {
+    Map<String, List<Check>> rounds = new HashMap<>();
+    all(rig).forEach(c -> rounds.computeIfAbsent(c.round(), r -> new ArrayList<>()).add(c));
+    rounds.forEach(
+        (round, checks) -> {
+          assertThat(checks.stream().map(c -> c.probing().setup()).distinct()).as(round).hasSize(1);
+          assertThat(checks.stream().map(Check::measure).distinct()).as(round).hasSize(1);
+          assertThat(checks.stream().map(Check::place).distinct()).as(round).hasSize(1);
+          boolean words = !checks.get(0).measure().words().isEmpty();
+          assertThat(words || checks.size() == 1).as(round).isTrue();
+        });
+  }
+
+  @Test
+  void anUnbrakedTrailerHasNoBrakeChecks() {
+    assertThat(all(rig("NONE", "flat-4", "OWN_CONDUCTOR", 1)))
+        .noneMatch(c -> c.function() == PinFunction.BRAKE)
+        .noneMatch(c -> c.measure() == Measure.TURNING || c.measure() == Measure.HUMMING);
+    assertThat(all(rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 1)))
+        .anyMatch(c -> c.measure() == Measure.TURNING)
+        .anyMatch(c -> c.id().equals("bench.brake"));
+  }
+
+  /** The battery's reading moves every later expectation that hangs on it, and nothing else. */
+  @Test
+  void theBatterysReadingSetsWhatFollows() {
+    Rig rig = rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 1);
+    Harness harness = Stand.harness(rig);
+    List<Check> high = FurtherChecks.of(rig, harness, OptionalDouble.of(12.8));
+    List<Check> low = FurtherChecks.of(rig, harness, OptionalDouble.of(12.2));
+    for (int i = 0; i < high.size(); i++) {
+      Check check = high.get(i);
+      double fell = check.band().expected() - low.get(i).band().expected();
+      if (check.group() == Check.Group.BENCH) {
+        assertThat(Math.abs(fell)).as(check.id()).isLessThan(1e-9);
+      } else if (check.id().startsWith("loaded.") && check.function() != PinFunction.EARTH) {
+        assertThat(fell).as(check.id()).isBetween(0.4, 0.61);
+      }
+    }
+  }
+}
