@@ -48,9 +48,22 @@
     const asks = document.querySelector(".do [aria-invalid=true]");
     (asks || document.getElementById("next-act")).focus({ preventScroll: true });
   });
+  /* A draft never overtakes the record it belongs to: none leaves while one is on its way, and the
+     answer to one that left before is old by then. */
+  const isDraft = (event) => event.detail.requestConfig.path.endsWith("/draft");
+  let recording = 0;
+  let recorded = 0;
   document.addEventListener("htmx:beforeRequest", (event) => {
-    const path = event.detail.requestConfig.path;
-    if (path.endsWith("/draft") && Date.now() - submitted < 1500) event.preventDefault();
+    if (isDraft(event) && (recording > 0 || Date.now() - submitted < 1500)) event.preventDefault();
+  });
+  document.addEventListener("htmx:beforeSend", (event) => {
+    if (isDraft(event) || event.detail.requestConfig.verb !== "post") return;
+    recording++;
+    recorded = performance.now();
+    event.detail.xhr.addEventListener("loadend", () => { recording--; });
+  });
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    if (isDraft(event) && sent.get(event.detail.xhr) < recorded) event.detail.shouldSwap = false;
   });
   document.addEventListener("htmx:beforeSwap", (event) => {
     const answer = event.detail.xhr;

@@ -8,8 +8,10 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -252,7 +254,7 @@ class BrowserTest {
   @Test
   void theMainViewsAreAccessibleOnALaptopAndOnAPhone() {
     browser.open("/sign-in");
-    audit("/sign-in");
+    audit("/sign-in", false);
     browser.signIn("electrician");
     List<String> views =
         List.of(
@@ -279,28 +281,37 @@ class BrowserTest {
             "/jobs/J1003/cab?card=panel",
             "/jobs/J1003/cab?card=power",
             "/jobs/J1002/bench",
+            "/jobs/J1005/bench?card=finder",
+            "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
+            "/jobs/J1005/bench?card=meter",
+            "/jobs/J1005/bench?card=helper",
             "/jobs/J1002/breakaway",
             "/jobs/J1003/road",
             "/jobs/J1006/handover");
+    // The Towline is the same on every card of a station: it is looked at once on each.
+    Set<String> stations = new HashSet<>();
     for (String view : views) {
       browser.open(view);
-      audit(view);
+      boolean again = !stations.add(view.replaceFirst("/jobs/J\\d+", "").replaceFirst("\\?.*", ""));
+      audit(view, again);
     }
     browser.size(390, 844);
     for (String view :
         List.of("/", "/jobs/J1004/bench", "/jobs/J1003/road", "/jobs/J1002/breakaway")) {
       browser.open(view);
-      audit(view + " on a phone");
+      audit(view + " on a phone", false);
     }
     assertThat(browser.strangers()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
   }
 
-  private void audit(String view) {
-    List<Rule> violations =
+  private void audit(String view, boolean withoutTowline) {
+    AxeBuilder axe =
         new AxeBuilder()
             .setLegacyMode(true)
-            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+            .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"));
+    List<Rule> violations =
+        (withoutTowline ? axe.exclude(List.of(".towline")) : axe)
             .analyze(browser.driver())
             .getViolations();
     assertThat(

@@ -2,9 +2,9 @@ package org.jexel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.Keys;
@@ -17,6 +17,7 @@ import org.springframework.test.web.servlet.MockMvc;
  * Hidden faults found in the browser, with the simulated meter, by the finder's next check only.
  */
 @AppTest
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class FinderWalkTest {
   private static final int PATIENCE = 10;
 
@@ -25,13 +26,13 @@ class FinderWalkTest {
 
   private Browser browser;
 
-  @BeforeEach
+  @BeforeAll
   void open() {
     browser = new Browser(port);
     browser.signIn("electrician");
   }
 
-  @AfterEach
+  @AfterAll
   void close() {
     browser.close();
   }
@@ -102,22 +103,5 @@ class FinderWalkTest {
     assertThat(browser.text("#card-finder .answer")).contains(fault);
     assertThat(taken).isLessThanOrEqualTo(most);
     assertThat(browser.complaints()).isEmpty();
-  }
-
-  @Test
-  void afterTheRepairWhatItChangedIsAskedForAgainUntilTheRigIsSound() throws Exception {
-    String ref = new Walker(mvc, "electrician").newJob("Repaired trailer", "NONE", "1");
-    hide(ref, "Return lost: Rear lamp, right");
-    follow(ref, "");
-    browser.at("#mended").sendKeys(Keys.ENTER);
-    browser.await("asked again", () -> next(browser).startsWith("Again, after the repair"));
-    assertThat(browser.text("#next-act")).contains("Read again after the repair");
-    assertThat(browser.text("#card-finder .mended")).contains("Mended: Return lost: Rear lamp");
-    hide(ref, "nothing: a sound rig");
-    browser.open("/jobs/" + ref + "/bench?card=finder");
-    for (int i = 0; i < PATIENCE && !answered(); i++) {
-      take();
-    }
-    assertThat(browser.text("#card-finder .answer")).contains("Sound, as far as it was read");
   }
 }

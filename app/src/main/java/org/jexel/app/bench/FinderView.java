@@ -81,7 +81,11 @@ public record FinderView(
 
   /** The suspect to mend; null while none is sure. */
   public Diagnosis.Group sure() {
-    boolean stands = diagnosis.fits() && !diagnosis.groups().isEmpty();
-    return stands && diagnosis.groups().get(0).sure() ? diagnosis.groups().get(0) : null;
+    if (!diagnosis.fits() || diagnosis.groups().isEmpty()) {
+      return null;
+    }
+    Diagnosis.Group leading = diagnosis.groups().get(0);
+    boolean allRead = round.isEmpty() && leading.leading().healthy();
+    return leading.sure() || allRead ? leading : null;
   }
 }
