@@ -17,6 +17,8 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Station;
 import org.jexel.app.job.StationState;
 import org.jexel.core.check.Check;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -127,6 +129,12 @@ public class Helpers {
     emitter.onTimeout(emitter::complete);
     send(emitter);
     return emitter;
+  }
+
+  /** Open streams would hold the server back when it stops. */
+  @EventListener(ContextClosedEvent.class)
+  void end() {
+    followers.values().forEach(all -> all.forEach(SseEmitter::complete));
   }
 
   private void tell(long job) {
