@@ -82,7 +82,9 @@ final class CabLayer {
             .formatted(Measure.RATING.text(amps, file.units()), feed.get().feed().size().label()));
     ControllerKind kind = sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class);
     if (kind.takesStopSignal()) {
-      point(Fitting.Topic.SIGNAL, tap(), tap()[0], monitored() ? "start" : "end", tapWords());
+      // behind the isolator the foot stands clear of the words of the mounting
+      double foot = monitored() ? tap()[0] + 24 : tap()[0];
+      point(Fitting.Topic.SIGNAL, tap(), foot, monitored() ? "start" : "end", tapWords());
     }
     point(
         Fitting.Topic.MOUNTING,
@@ -120,9 +122,11 @@ final class CabLayer {
     return file.found()
         .mounting()
         .map(
-            m ->
-                "turned %.0f°, pitched %.0f°"
-                    .formatted(Math.abs(Math.toDegrees(m.yaw())), Math.toDegrees(m.pitch())))
+            m -> {
+              long pitch = Math.round(Math.toDegrees(m.pitch()));
+              String turned = "turned %.0f°".formatted(Math.abs(Math.toDegrees(m.yaw())));
+              return pitch == 0 ? turned : turned + ", pitched %d°".formatted(pitch);
+            })
         .orElse("mounting");
   }
 

@@ -81,7 +81,7 @@ public record CavityMatch(List<Line> lines, List<Integer> release, Map<Integer, 
       case "-", "–", "none", "empty", "open", "" -> "";
       case "ground", "gnd" -> "earth";
       case "brake output", "output" -> "brake";
-      case "battery", "supply", "12 v", "12v" -> "charge";
+      case "battery", "charge", "12 v", "12v" -> "supply";
       case "stop signal", "stop lamp", "stoplight" -> "stop";
       default -> function;
     };

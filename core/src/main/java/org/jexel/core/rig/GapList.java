@@ -39,7 +39,7 @@ public final class GapList {
               "A wireless unit between the halves",
               "%s on the vehicle has no brake pin; the unit takes its lamps in and gives %s out."
                   .formatted(tow.label(), planned.label()),
-              "Run a fused feed and an earth from the battery to the unit; what %s lacks stays dead: %s."
+              "Run a fused feed and an earth from the battery to the unit; what %s lacks stays dead until it has a run of its own: %s."
                   .formatted(tow.label(), missing(tow, planned, PinFunction.BRAKE)),
               Verdict.WATCH));
     } else if (!tow.takes(planned)) {
