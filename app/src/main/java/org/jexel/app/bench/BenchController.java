@@ -30,9 +30,14 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 @Controller
 class BenchController {
   private static final String FINDER = "finder";
-  private static final String METER = "meter";
-  private static final String HELPER = "helper";
-  private static final String TESTER = "tester";
+
+  /** The cards above the sheet; their bodies stand in templates of the same names. */
+  private static final List<Tool> TOOLS =
+      List.of(
+          new Tool(FINDER, "Fault finder", "what explains the readings, and what to read next"),
+          new Tool("helper", "Helper in the cab", "a second phone, or working alone"),
+          new Tool("tester", "Plug tester", "which of its lamps should light"),
+          new Tool("meter", "Simulated meter", "for trying out and for practice"));
 
   private final JobFiles files;
   private final BenchService bench;
@@ -73,22 +78,20 @@ class BenchController {
             .findFirst()
             .orElseGet(() -> asked(file, card).orElseGet(() -> firstOpen(checks)));
     Map<String, Object> view = new HashMap<>();
-    boolean finding = card.equals(FINDER);
-    if (finding) {
-      FinderView finder = FinderView.of(file, start);
-      view.put("finder", finder);
-      open = finder.round().isEmpty() ? open : finder.round().get(0);
+    boolean tool = TOOLS.stream().anyMatch(t -> t.id().equals(card));
+    switch (card) {
+      case FINDER -> {
+        FinderView finder = FinderView.of(file, start);
+        view.put("finder", finder);
+        open = finder.round().isEmpty() ? open : finder.first();
+      }
+      case "helper" -> view.put("helper", helperCard(file));
+      case "tester" -> view.put("tester", TesterCard.of(file, state, plugged, meter));
+      case "meter" -> view.put("meter", MeterCard.of(file, meter));
+      default -> {}
     }
-    boolean helping = card.equals(HELPER);
-    view.put("helper", helping ? helperCard(file) : null);
-    boolean testing = card.equals(TESTER);
-    view.put("tester", testing ? TesterCard.of(file, state, plugged, meter) : null);
-    boolean metering = card.equals(METER);
-    view.put("meter", metering ? MeterCard.of(file, meter) : null);
-    view.put("finding", finding);
-    view.put(
-        "beyond",
-        !finding && !metering && !helping && !testing && !file.checks().contains(open.check()));
+    view.put("tools", TOOLS);
+    view.put("beyond", !tool && !file.checks().contains(open.check()));
     view.put("checks", checks);
     view.put("current", open);
     view.put("previous", neighbour(checks, open, -1));
@@ -98,13 +101,13 @@ class BenchController {
     if (file.person().role().mayChange()) {
       helpers.show(file, open.check());
     }
-    view.put("drawn", finding ? LitLayer.SUSPECTED + open.check().id() : open.check().id());
-    return pages.page(
-        file,
-        Station.BENCH,
-        finding || metering || helping || testing ? card : open.check().id(),
-        view);
+    String id = open.check().id();
+    view.put("drawn", card.equals(FINDER) ? LitLayer.SUSPECTED + id : id);
+    return pages.page(file, Station.BENCH, tool ? card : id, view);
   }
+
+  /** A card above the sheet. */
+  record Tool(String id, String title, String told) {}
 
   /**
    * @param page that is open; null if none is

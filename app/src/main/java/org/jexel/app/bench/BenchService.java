@@ -12,7 +12,6 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Plausible;
-import org.jexel.core.check.SimulatedMeter;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
@@ -123,19 +122,13 @@ public class BenchService {
     return true;
   }
 
-  /** Puts what the meter shows into the field, or why it shows nothing. */
+  /** Puts what the meter shows into the field. */
   void meter(JobFile file, Check check) {
-    SimulatedMeter.Shown shown = meter.read(file.job().id(), file.rig(), file.harness(), check);
-    String typed = shown.taken() ? text(check, shown.value()) : shown.refused();
+    double shown = meter.read(file.job().id(), file.rig(), file.harness(), check);
+    String typed = check.measure().text(shown, UnitSystem.METRIC).replace('−', '-');
     long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
     drafts.keep(file.job(), file.person(), FORM, check.id(), typed, seen);
     shownLast.put(place(file, check), typed);
-  }
-
-  private static String text(Check check, double value) {
-    return check.measure().words().isEmpty()
-        ? check.measure().text(value, UnitSystem.METRIC).replace('−', '-')
-        : check.measure().words().get((int) Math.round(value));
   }
 
   private static String place(JobFile file, Check check) {

@@ -17,6 +17,7 @@ import org.jexel.core.quantity.Verdict;
  * @param seen newest reading when the page was made
  * @param problem why the typed text is no reading; null if it is
  * @param judged verdict on the typed value before it is kept; null if nothing is typed
+ * @param typedMeaning of that verdict, where it fails; empty otherwise
  * @param theirs another person's reading that came in meanwhile; null if none
  */
 public record CheckView(
@@ -28,6 +29,7 @@ public record CheckView(
     long seen,
     String problem,
     Verdict judged,
+    String typedMeaning,
     String theirs) {
 
   static CheckView of(JobFile file, Check check) {
@@ -42,6 +44,7 @@ public record CheckView(
     Draft draft = file.typed().at(BenchService.FORM, check.id()).orElse(null);
     String problem = null;
     Verdict judged = null;
+    String typedMeaning = "";
     String theirs = null;
     boolean kept =
         draft != null
@@ -56,6 +59,7 @@ public record CheckView(
       BenchService.Typed value = BenchService.read(check, draft.typed(), file.units());
       problem = value.problem();
       judged = problem == null ? check.band().judge(value.si()) : null;
+      typedMeaning = judged == Verdict.FAILS ? check.meaning(judged, value.si()) : "";
       if (newest != null && draft.seenId() != seen) {
         theirs =
             "%s read %s while you had this open. Record yours as a newer one, or clear it."
@@ -72,6 +76,7 @@ public record CheckView(
         seen,
         problem,
         judged,
+        typedMeaning,
         theirs);
   }
 

@@ -5,7 +5,6 @@ import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -15,6 +14,9 @@ import org.apache.commons.csv.CSVRecord;
 import org.apache.commons.csv.DuplicateHeaderMode;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Parsed;
+import org.jexel.core.quantity.QuantityParser;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
 /**
@@ -116,13 +118,8 @@ record LogRows(List<Row> rows, String problem) {
   }
 
   private static boolean reads(Check check, String unit) {
-    String plain = unit.toLowerCase(Locale.ROOT);
-    return switch (check.measure()) {
-      case VOLTS -> plain.endsWith("v");
-      case AMPS -> plain.endsWith("a");
-      case OHMS -> plain.endsWith("ω") || plain.endsWith("ohm") || plain.endsWith("ohms");
-      default -> false;
-    };
+    return QuantityParser.parse("1 " + unit, check.measure(), UnitSystem.METRIC)
+        instanceof Parsed.Value;
   }
 
   /** How many can be recorded. */

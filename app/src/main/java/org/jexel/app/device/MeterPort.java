@@ -1,7 +1,6 @@
 package org.jexel.app.device;
 
 import org.jexel.core.check.Check;
-import org.jexel.core.check.SimulatedMeter;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.rig.Rig;
 
@@ -12,6 +11,7 @@ public interface MeterPort {
 
   /**
    * @param job whose rig the leads are on
+   * @return SI; for words their place in the measure's list; for what is no figure its stand-in
    */
-  SimulatedMeter.Shown read(long job, Rig rig, Harness harness, Check check);
+  double read(long job, Rig rig, Harness harness, Check check);
 }

@@ -35,7 +35,7 @@ public class SimulatedMeterPort implements MeterPort, TesterPort {
   }
 
   @Override
-  public SimulatedMeter.Shown read(long job, Rig rig, Harness harness, Check check) {
+  public double read(long job, Rig rig, Harness harness, Check check) {
     Optional<SimulatedRig> hidden = of(job);
     List<Fault> faults = hidden.map(SimulatedRig::faults).orElse(List.of());
     long seed = hidden.map(SimulatedRig::seed).orElse(job);

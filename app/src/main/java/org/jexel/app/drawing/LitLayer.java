@@ -28,9 +28,6 @@ public final class LitLayer {
 
   private static final String GLOW = "#FFC53D";
 
-  /** Below this nobody sees light by day. */
-  private static final double SEEN = 0.004;
-
   private static final String CORD_RETURN = "wire_cord_earth";
 
   private final JobFile file;
@@ -77,14 +74,14 @@ public final class LitLayer {
     double most = own.stream().mapToDouble(Lit::brightness).max().orElse(0);
     double x = at.x(lamp.x());
     double y = at.y(lamp.y());
-    if (most > SEEN) {
+    if (!Lit.dark(most)) {
       double share = Math.min(1, most);
       Object[] look = {"class", "lit", "fill", GLOW, "fill-opacity", 0.25 + 0.5 * share};
       svg.circle(x, y, 6 + 9 * Math.sqrt(share), look);
       svg.circle(x, y, 3.5, "class", "lit", "fill", GLOW, "stroke", INK, "stroke-width", 1.0);
     }
     if (own.stream().anyMatch(Lit::differs)) {
-      boolean dark = own.stream().anyMatch(l -> l.differs() && l.brightness() < SEEN);
+      boolean dark = own.stream().anyMatch(l -> l.differs() && Lit.dark(l.brightness()));
       marks.mark(x + 20, y, dark ? Verdict.FAILS : Verdict.WATCH);
     }
   }

@@ -25,9 +25,9 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
-import org.jexel.core.check.SimulatedMeter;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -121,7 +121,7 @@ class BenchServiceTest {
 
   @Test
   void whatTheMeterShowedAndNobodyChangedIsMarkedAsTheMeters() {
-    when(meter.read(anyLong(), any(), any(), any())).thenReturn(new SimulatedMeter.Shown(1.62, ""));
+    when(meter.read(anyLong(), any(), any(), any())).thenReturn(1.62);
     bench.meter(file, CHECK);
     ArgumentCaptor<String> typed = ArgumentCaptor.forClass(String.class);
     verify(drafts).keep(any(), any(), any(), any(), typed.capture(), anyLong());
@@ -135,13 +135,15 @@ class BenchServiceTest {
   }
 
   @Test
-  void aMeterThatRefusesSaysWhyAndNothingCanBeRecordedOfIt() {
-    when(meter.read(anyLong(), any(), any(), any()))
-        .thenReturn(new SimulatedMeter.Shown(Double.NaN, "The circuit is live."));
+  void aMeterThatRefusesOhmsSaysLiveAndThatMayBeRecorded() {
+    when(meter.read(anyLong(), any(), any(), any())).thenReturn(NoFigure.LIVE.si());
     bench.meter(file, CHECK);
-    verify(drafts).keep(job, person, BenchService.FORM, CHECK.id(), "The circuit is live.", 0);
-    assertThat(bench.record(file, CHECK, "The circuit is live.", 0, "key")).isFalse();
+    verify(drafts).keep(job, person, BenchService.FORM, CHECK.id(), "live", 0);
     verify(readings, never()).saveAndFlush(any());
+    assertThat(bench.record(file, CHECK, "live", 0, "key")).isTrue();
+    ArgumentCaptor<Reading> kept = ArgumentCaptor.forClass(Reading.class);
+    verify(readings).saveAndFlush(kept.capture());
+    assertThat(kept.getValue().value()).isEqualTo(NoFigure.LIVE.si());
   }
 
   @Test
@@ -176,6 +178,8 @@ class BenchServiceTest {
     assertThat(BenchService.read(CHECK, "-3", UnitSystem.METRIC).problem()).contains("negative");
     assertThat(BenchService.read(CHECK, "21000 kohm", UnitSystem.METRIC).problem())
         .contains("open");
+    assertThat(BenchService.read(CHECK, "OL ohm", UnitSystem.METRIC).si())
+        .isEqualTo(NoFigure.OPEN.si());
     assertThat(BenchService.read(CHECK, "1.65", UnitSystem.METRIC).problem()).isNull();
     assertThat(BenchService.read(CHECK, " ", UnitSystem.METRIC).problem()).contains("Type");
   }

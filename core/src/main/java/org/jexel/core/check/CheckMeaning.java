@@ -1,6 +1,8 @@
 package org.jexel.core.check;
 
+import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.NoFigure;
 
 /** What a failed reading points at. */
 final class CheckMeaning {
@@ -36,11 +38,13 @@ final class CheckMeaning {
                   ? "Volts are lost on the way: a poor joint in the feed or the earth."
                   : "More than the battery gives here. Is the engine running, or is the earth pin taken elsewhere?";
       case TRAILER ->
-          low
-              ? "Too little resistance: a magnet is shorted, or a wire is chafed to the frame."
-              : reading > 10 * check.band().expected()
-                  ? "Open: a broken conductor, an open return, or all magnets off."
-                  : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
+          NoFigure.of(check.measure(), reading).equals(Optional.of(NoFigure.LIVE))
+              ? "The circuit is live with the plug out: something on the trailer feeds it, such as a breakaway switch without its pin. Ohms mean nothing until that is found."
+              : low
+                  ? "Too little resistance: a magnet is shorted, or a wire is chafed to the frame."
+                  : reading > 10 * check.band().expected()
+                      ? "Open: a broken conductor, an open return, or all magnets off."
+                      : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
       case BRAKES ->
           check.function() == PinFunction.BRAKE && dead
               ? "Nothing at the brake pin. Look at the controller's output, its breaker and its stop signal."

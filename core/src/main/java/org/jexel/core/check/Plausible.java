@@ -2,6 +2,7 @@ package org.jexel.core.check;
 
 import java.util.Optional;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 
 /** What a meter can show on a rig of this kind at all; anything else is a slip of hand or range. */
 public final class Plausible {
@@ -21,9 +22,11 @@ public final class Plausible {
     return Optional.ofNullable(
         switch (measure) {
           case OHMS ->
-              si < 0
-                  ? "Resistance cannot be negative. Is the circuit live, or are the leads on volts?"
-                  : si > MOST_OHMS ? "That is open. Type 20000 kohm for an open circuit." : null;
+              si < 0 && NoFigure.of(measure, si).isEmpty()
+                  ? "Resistance cannot be negative. If the circuit is live, type live."
+                  : si > MOST_OHMS
+                      ? "Above any meter's range. Type open for an open circuit."
+                      : null;
           case VOLTS ->
               Math.abs(si) > MOST_VOLTS
                   ? "More than 30 V cannot stand on this rig. Check the range."

@@ -35,6 +35,10 @@ public record PlugTester(Pin pin, double brightness) {
     return Lit.word(brightness);
   }
 
+  public boolean dark() {
+    return Lit.dark(brightness);
+  }
+
   /** Its lamps, pin by pin, with the trailer unplugged. */
   public static List<PlugTester> lamps(
       Rig rig, Harness harness, Set<StateWord> on, List<Fault> faults) {

@@ -5,9 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.SplittableRandom;
-import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
@@ -17,9 +15,9 @@ import org.jexel.core.network.Led;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
-import org.jexel.core.network.StateWord;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -30,9 +28,6 @@ import org.jexel.core.rig.Rig;
  */
 public final class SimulatedMeter {
   private static final double MISTAKEN = 0.01;
-
-  /** More than this between the leads is a live circuit, V. */
-  private static final double LIVE = 0.05;
 
   private final Rig rig;
   private final Harness harness;
@@ -55,41 +50,25 @@ public final class SimulatedMeter {
   }
 
   /**
-   * @param value SI; for words their place in the measure's list; NaN if refused
-   * @param refused why the meter will not measure; empty if it does
+   * What it shows, SI; for words their place in the measure's list; ohms are refused where live.
    */
-  public record Shown(double value, String refused) {
-    public boolean taken() {
-      return refused.isEmpty();
-    }
-  }
-
-  public Shown read(Check check) {
-    Probing probing = check.probing();
-    if (check.measure() == Measure.OHMS && live(probing)) {
-      return new Shown(
-          Double.NaN, "The circuit is live: ohms only where nothing feeds it. Find what does.");
-    }
-    double value = probing.read(readouts.computeIfAbsent(probing.setup(), this::solve));
-    int words = check.measure().words().size();
+  public double read(Check check) {
+    Measure measure = check.measure();
+    double value = check.probing().readOn(setup -> readouts.computeIfAbsent(setup, this::solve));
+    int words = measure.words().size();
     if (words > 0) {
       value = Math.round(value);
       if (noise.nextDouble() < MISTAKEN) {
         value += noise.nextBoolean() ? 1 : -1;
       }
-      return new Shown(Math.max(0, Math.min(words - 1, value)), "");
+      return Math.max(0, Math.min(words - 1, value));
     }
-    double shown = value + noise.nextGaussian() * Meter.error(value, check.measure()) / 2;
-    double digit = Meter.digit(value, check.measure());
-    return new Shown(Math.round(shown / digit) * digit, "");
-  }
-
-  /** Whether the unplugged trailer feeds this pin by itself, as a pulled breakaway switch does. */
-  private boolean live(Probing probing) {
-    Readout unplugged = readouts.computeIfAbsent(Setup.rig(StateWord.UNPLUGGED), this::solve);
-    String pin = "plug_" + HarnessPlanner.id(probing.setup().pin());
-    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
-    return Math.abs(unplugged.volts(pin, earth)) > LIVE;
+    if (NoFigure.of(measure, value).isPresent()) {
+      return value;
+    }
+    double shown = value + noise.nextGaussian() * Meter.error(value, measure) / 2;
+    double digit = Meter.digit(value, measure);
+    return Math.round(shown / digit) * digit;
   }
 
   private Readout solve(Setup setup) {

@@ -2,6 +2,7 @@ package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +21,9 @@ final class Finder {
 
   /** So many deviations off speak against a hypothesis. */
   private static final double AGAINST = 2;
+
+  /** Doubtful readings that are told. */
+  private static final int DOUBTFUL = 3;
 
   private static final int WORDS_A_SLIP = 20;
 
@@ -60,7 +64,40 @@ final class Finder {
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     NextCheck next =
         new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone);
-    return new Diagnosis(told, explains(rows.get(0)), next.choose(leaders));
+    boolean fits = explains(rows.get(0));
+    List<String> doubtful = fits ? List.of() : doubtful(all);
+    return new Diagnosis(told, fits, doubtful, next.choose(leaders));
+  }
+
+  /** Readings each of which is the only one that some hypothesis leaves unexplained. */
+  private List<String> doubtful(List<Row> all) {
+    Map<Integer, Double> freed = new HashMap<>();
+    for (Row row : all) {
+      List<Integer> unexplained =
+          seen.keySet().stream().filter(place -> off(row, place) >= bound(place)).toList();
+      if (unexplained.size() == 1) {
+        double rest = Math.log(row.hypothesis().weight());
+        for (int place : seen.keySet()) {
+          rest += place == unexplained.get(0) ? 0 : log(row, place);
+        }
+        freed.merge(unexplained.get(0), rest, Math::max);
+      }
+    }
+    return freed.keySet().stream()
+        .sorted(Comparator.comparingDouble((Integer place) -> -freed.get(place)))
+        .limit(DOUBTFUL)
+        .map(place -> predictions.checks().get(place).title())
+        .toList();
+  }
+
+  /** A figure has its reach; of words the neighbouring one is off already. */
+  private double bound(int place) {
+    return predictions.checks().get(place).measure().words().isEmpty() ? UNEXPLAINED : AGAINST;
+  }
+
+  private double log(Row row, int place) {
+    Check check = predictions.checks().get(place);
+    return Likelihood.log(check, row.means()[place], row.deviations()[place], seen.get(place));
   }
 
   /** Bayes; keeps what is worth keeping, most probable first. */
@@ -70,11 +107,8 @@ final class Finder {
     for (int h = 0; h < log.length; h++) {
       Row row = all.get(h);
       log[h] = Math.log(row.hypothesis().weight());
-      for (Map.Entry<Integer, Double> reading : seen.entrySet()) {
-        int place = reading.getKey();
-        Check check = predictions.checks().get(place);
-        log[h] +=
-            Likelihood.log(check, row.means()[place], row.deviations()[place], reading.getValue());
+      for (int place : seen.keySet()) {
+        log[h] += log(row, place);
       }
       most = Math.max(most, log[h]);
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Meter;
@@ -22,6 +23,7 @@ import org.jexel.core.network.NetworkException;
 import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -118,12 +120,13 @@ public final class Predictions {
   private double[] predict(Hypothesis hypothesis) {
     List<FaultSolver.Change> changes = FaultSolver.changes(whole, hypothesis.faults());
     Map<Setup, Readout> readouts = new HashMap<>();
+    Function<Setup, Readout> solved =
+        setup ->
+            readouts.computeIfAbsent(setup, s -> solver(s, hypothesis.faults()).solve(changes));
     double[] mean = new double[checks.size()];
     for (int c = 0; c < mean.length; c++) {
-      Setup setup = checks.get(c).probing().setup();
-      Readout readout =
-          readouts.computeIfAbsent(setup, s -> solver(s, hypothesis.faults()).solve(changes));
-      mean[c] = seen(checks.get(c), checks.get(c).probing().read(readout));
+      double reading = checks.get(c).probing().readOn(solved);
+      mean[c] = seen(checks.get(c), reading);
     }
     return mean;
   }
@@ -137,6 +140,10 @@ public final class Predictions {
     double scale = Math.abs(healthy) < 1e-9 ? 1 : Math.min(1.5, Math.abs(mean) / Math.abs(healthy));
     double parameters = width * Math.max(LEAST_SCALE, scale);
     double meter = Meter.error(mean, check.measure()) / 2;
+    if (check.measure() == Measure.OHMS && mean < 0) {
+      // Live is live, however far a pin is out.
+      return meter;
+    }
     // Of a divider V = V₀·R/(R + r) a factor in r moves V by (V₀ − V)·V/V₀: most in the middle.
     double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
     double graded = hypothesis.graded() ? GRADED * (mean - healthy) * partly : 0;
@@ -148,8 +155,8 @@ public final class Predictions {
     if (check.measure() != Measure.OHMS) {
       return value;
     }
-    double ohms = Math.min(value, org.jexel.core.check.Probing.OPEN_OHMS);
-    return Math.log(ohms + Math.sqrt(ohms * ohms + 1));
+    double ohms = Math.min(value, NoFigure.OPEN.si());
+    return Math.signum(ohms) * Math.log(Math.abs(ohms) + Math.sqrt(ohms * ohms + 1));
   }
 
   public List<Check> checks() {

@@ -50,9 +50,14 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
     return word(brightness);
   }
 
+  /** Whether nobody sees light by day. */
+  public static boolean dark(double share) {
+    return share < DARK;
+  }
+
   /** The word for a brightness. */
   public static String word(double share) {
-    return share < DARK ? "dark" : share < GLIMMER ? "glimmers" : share < DIM ? "dim" : "bright";
+    return dark(share) ? "dark" : share < GLIMMER ? "glimmers" : share < DIM ? "dim" : "bright";
   }
 
   /**
@@ -81,7 +86,7 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
   /** In plain words, for a lamp that differs. */
   public String story() {
     String what = load.label() + ", " + load.function().label();
-    String should = healthy < DARK ? "should be dark" : "should be " + word(healthy);
+    String should = dark(healthy) ? "should be dark" : "should be " + word(healthy);
     String back = volts < -0.5 ? ", with the current going through it backwards" : "";
     return "%s: %s at %.0f %% (%.1f V), %s%s."
         .formatted(what, word(), 100 * brightness, Math.abs(volts), should, back);

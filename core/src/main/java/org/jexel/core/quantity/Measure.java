@@ -3,6 +3,7 @@ package org.jexel.core.quantity;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How a figure of one kind is written in each unit system: its unit and its decimals.
@@ -80,6 +81,10 @@ public enum Measure {
     if (!words.isEmpty()) {
       return words.get((int) Math.max(0, Math.min(words.size() - 1, Math.round(si))));
     }
+    Optional<NoFigure> none = NoFigure.of(this, si);
+    if (none.isPresent()) {
+      return none.get().word();
+    }
     int decimals = system == UnitSystem.METRIC ? metricDecimals : usDecimals;
     BigDecimal rounded =
         BigDecimal.valueOf(unit(system).fromSi(si)).setScale(decimals, RoundingMode.HALF_UP);
@@ -93,6 +98,6 @@ public enum Measure {
   public String text(double si, UnitSystem system) {
     String symbol = unit(system).symbol();
     String number = number(si, system);
-    return symbol.isEmpty() ? number : number + " " + symbol;
+    return symbol.isEmpty() || NoFigure.of(this, si).isPresent() ? number : number + " " + symbol;
   }
 }

@@ -49,6 +49,10 @@ public final class QuantityParser {
     if (!measure.words().isEmpty()) {
       return word(text, measure);
     }
+    Optional<NoFigure> none = NoFigure.said(measure, text);
+    if (none.isPresent()) {
+      return new Parsed.Value(none.get().si());
+    }
     Unit own = measure.unit(system);
     if (text.isEmpty() || text.length() > LONGEST) {
       return misread(measure, system);
@@ -120,7 +124,10 @@ public final class QuantityParser {
   private static String example(Measure measure, UnitSystem system) {
     return switch (measure.unit(system).dimension()) {
       case VOLTAGE -> "12.4, 12,4 V or 850 mV.";
-      case RESISTANCE -> "3.2, 3,2 ohm or 850 mohm.";
+      case RESISTANCE ->
+          measure == Measure.OHMS
+              ? "3.2, 3,2 ohm or 850 mohm; or open, or live."
+              : "3.2, 3,2 ohm or 850 mohm.";
       case CURRENT -> "7.4, 7,4 A or 450 mA.";
       case LENGTH ->
           system == UnitSystem.METRIC ? "2.4, 240 cm or 7'6\"." : "7'6\", 1 3/8 in or 2.4 m.";

@@ -20,6 +20,8 @@ import org.jexel.core.network.Lit;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.Test;
@@ -52,12 +54,12 @@ class AtTheBenchTest {
     for (long seed = 1; seed <= 20; seed++) {
       SimulatedMeter meter = meter(seed);
       for (Check check : CHECKS) {
-        SimulatedMeter.Shown shown = meter.read(check);
-        assertThat(shown.refused()).as(check.id()).isEmpty();
+        double shown = meter.read(check);
+        assertThat(shown).as(check.id()).isGreaterThan(-20);
         if (check.measure().words().isEmpty()) {
           all++;
           Band band = check.band();
-          inside += band.low() <= shown.value() && shown.value() <= band.high() ? 1 : 0;
+          inside += band.low() <= shown && shown <= band.high() ? 1 : 0;
         }
       }
     }
@@ -68,20 +70,20 @@ class AtTheBenchTest {
   @Test
   void ohmsAreRefusedOnALiveCircuit() {
     Check ohms = check(c -> c.measure() == Measure.OHMS);
-    assertThat(meter(1).read(ohms).value()).isCloseTo(1.6, within(0.4));
-    SimulatedMeter.Shown live = meter(1, Fault.parse("pulled").get(0)).read(ohms);
-    assertThat(live.taken()).isFalse();
-    assertThat(live.value()).isNaN();
-    assertThat(live.refused()).contains("live");
+    assertThat(meter(1).read(ohms)).isCloseTo(1.6, within(0.4));
+    double live = meter(1, Fault.parse("pulled").get(0)).read(ohms);
+    assertThat(NoFigure.of(Measure.OHMS, live)).contains(NoFigure.LIVE);
+    assertThat(ohms.measure().text(live, UnitSystem.METRIC)).isEqualTo("live");
+    assertThat(ohms.meaning(ohms.band().judge(live), live)).contains("breakaway");
   }
 
   @Test
   void oneSeedIsOneRigAndOnlyTheNoiseDiffers() {
     Check battery = check(c -> c.id().equals("supply.battery"));
-    double first = meter(3).read(battery).value();
+    double first = meter(3).read(battery);
     for (int i = 0; i < 20; i++) {
       SimulatedMeter again = new SimulatedMeter(RIG, HARNESS, List.of(), 3, new Random(i));
-      assertThat(again.read(battery).value())
+      assertThat(again.read(battery))
           .isCloseTo(first, within(4 * Meter.error(first, Measure.VOLTS)));
     }
   }
@@ -145,10 +147,7 @@ class AtTheBenchTest {
         break;
       }
       helped += Alone.needsHelper(now.next().get().first()) ? 1 : 0;
-      now.next()
-          .get()
-          .checks()
-          .forEach(c -> seen.add(new Diagnosis.Seen(c.id(), meter.read(c).value())));
+      now.next().get().checks().forEach(c -> seen.add(new Diagnosis.Seen(c.id(), meter.read(c))));
     }
     return helped;
   }

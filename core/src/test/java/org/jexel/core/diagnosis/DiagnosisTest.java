@@ -169,6 +169,32 @@ class DiagnosisTest {
     assertThat(Diagnosis.of(PREDICTIONS, List.of(new Diagnosis.Seen("anvil", 1))).fits()).isTrue();
   }
 
+  /** A lamp that is dark with the tails on, and bright once an indicator is added to them. */
+  @Test
+  void ofTwoReadingsThatContradictEachOtherBothAreDoubtful() {
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    for (String round : List.of("look.tail", "look.tail+left")) {
+      CHECKS.stream()
+          .filter(check -> check.round().equals(round))
+          .forEach(check -> seen.add(new Diagnosis.Seen(check.id(), check.band().expected())));
+    }
+    assertThat(Diagnosis.of(PREDICTIONS, seen).doubtful()).isEmpty();
+    for (String lamp : List.of("lamp_tail_rear_left", "lamp_tail_rear_right")) {
+      List<Diagnosis.Seen> torn = new ArrayList<>(seen);
+      torn.add(new Diagnosis.Seen("look.tail." + lamp, 0));
+      Diagnosis diagnosis = Diagnosis.of(PREDICTIONS, torn);
+      assertThat(diagnosis.fits()).isFalse();
+      assertThat(diagnosis.doubtful())
+          .contains(title("look.tail." + lamp), title("look.tail+left." + lamp));
+      torn.removeIf(reading -> reading.check().endsWith(lamp));
+      assertThat(Diagnosis.of(PREDICTIONS, torn).fits()).isTrue();
+    }
+  }
+
+  private static String title(String id) {
+    return CHECKS.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow().title();
+  }
+
   @Test
   void wordsAreHeldAgainstATableOfConfusionsThatSumsToOne() {
     for (Measure measure : List.of(Measure.GLOW, Measure.TURNING, Measure.HUMMING)) {
