@@ -87,7 +87,7 @@ public final class Predictions {
   /** A wrong stop signal changes what the state switches on, so it has networks of its own. */
   private FaultSolver solver(Setup setup, List<Fault> faults) {
     List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
-    return signal.isEmpty()
+    return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
         ? solver(setup)
         : signalled.computeIfAbsent(
             setup, s -> new FaultSolver(s.network(rig, harness, signal).network()));

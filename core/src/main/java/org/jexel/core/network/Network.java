@@ -1,5 +1,6 @@
 package org.jexel.core.network;
 
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -67,6 +68,11 @@ public final class Network {
 
   public boolean hasNode(String name) {
     return name.equals(ground) || nodes.containsKey(name);
+  }
+
+  /** Whether an element's ends are here; of no element they are. */
+  boolean placed(Element element) {
+    return element == null || Arrays.stream(Equations.ends(element)).allMatch(this::hasNode);
   }
 
   /**

@@ -1,0 +1,117 @@
+package org.jexel.core.network;
+
+import java.util.List;
+
+/** A network with faults at its solution. */
+final class FaultyReadout implements Readout {
+  /** Where the walk ends, A: a tenth of what a full solution may leave. */
+  private static final double SETTLED = 0.1 * Newton.RESIDUAL;
+
+  /** Steps from the residual that win back lost digits. */
+  private static final int MOST_STEPS = 40;
+
+  private static final int MOST_HALVINGS = 12;
+
+  private final Linearised whole;
+  private final Network network;
+  private final List<FaultSolver.Change> changes;
+  private final double[] x;
+
+  FaultyReadout(Linearised whole, List<FaultSolver.Change> changes) {
+    this.whole = whole;
+    this.network = whole.network();
+    this.changes = changes;
+    this.x = whole.solution();
+  }
+
+  /**
+   * Walks to the root; false where it does not settle.
+   *
+   * @param changed those of them that the faults change
+   * @param between what port p sees of one unit injected at port q
+   */
+  boolean settle(Port[] ports, Port[] changed, double[][] between) {
+    Compensation compensation = new Compensation(ports, between);
+    compensation.settle(SETTLED);
+    compensation.spread(x);
+    double[] f = new double[x.length];
+    double norm = residual(x, changed, f);
+    double[] trial = new double[x.length];
+    for (int i = 0; i < MOST_STEPS && !(norm < SETTLED); i++) {
+      double[] step = whole.answer(f);
+      if (!compensation.bend(x, step)) {
+        return false;
+      }
+      double t = 1;
+      double next = norm;
+      for (int halving = 0; halving <= MOST_HALVINGS && !(next < norm); halving++) {
+        for (int j = 0; j < x.length; j++) {
+          trial[j] = x[j] - t * step[j];
+        }
+        next = residual(trial, changed, f);
+        t /= 2;
+      }
+      if (!(next < norm)) {
+        break;
+      }
+      System.arraycopy(trial, 0, x, 0, x.length);
+      norm = next;
+    }
+    return norm < Newton.RESIDUAL;
+  }
+
+  private double residual(double[] x, Port[] changed, double[] f) {
+    whole.equations().residual(x, f);
+    for (Port port : changed) {
+      port.inject(x, f);
+    }
+    double sum = 0;
+    for (double value : f) {
+      sum += value * value;
+    }
+    return Math.sqrt(sum);
+  }
+
+  @Override
+  public double volts(String red, String black) {
+    return at(red) - at(black);
+  }
+
+  private double at(String name) {
+    int place = whole.place(name);
+    if (place < 0 && !name.equals(network.ground())) {
+      throw new IllegalArgumentException("no node " + name);
+    }
+    return place < 0 ? 0 : x[place];
+  }
+
+  /** The element as it stands with the faults; null if it is gone. */
+  private Element standing(String name) {
+    for (FaultSolver.Change change : changes) {
+      boolean own = change.before() != null && change.before().name().equals(name);
+      if (own && network.placed(change.after())) {
+        return change.after();
+      }
+    }
+    return network.element(name);
+  }
+
+  @Override
+  public double amps(String name) {
+    Element element = network.has(name) ? standing(name) : null;
+    if (element == null) {
+      return 0;
+    }
+    if (element instanceof Element.TwoPole p) {
+      return p.amps(volts(p.a(), p.b()));
+    }
+    double amps = x[whole.branch(name)];
+    return element instanceof Element.Source ? -amps : amps;
+  }
+
+  @Override
+  public double brightness(String lamp) {
+    Element element = network.has(lamp) ? standing(lamp) : null;
+    return element instanceof Element.TwoPole p ? Lit.brightness(element, volts(p.a(), p.b())) : 0;
+  }
+}

@@ -1,0 +1,131 @@
+package org.jexel.core.network;
+
+import java.util.Map;
+import org.ejml.data.DMatrixRMaj;
+import org.ejml.data.DMatrixSparseCSC;
+import org.ejml.interfaces.linsol.LinearSolverSparse;
+import org.ejml.sparse.FillReducing;
+import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
+
+/**
+ * A network at its solution x₀, with the inverse of its Jacobian there, column by column as they
+ * are needed. Not for two threads at once.
+ */
+final class Linearised {
+  /** Residuals below this leave no mark, A. */
+  private static final double NOTHING = 1e-14;
+
+  /** The same as a share of the greatest; what is passed over the next residual shows. */
+  private static final double LITTLE = 1e-5;
+
+  private final Network network;
+  private final Map<String, Integer> places;
+  private final Map<String, Integer> branches;
+  private final double[] x0;
+  private final double[][] inverse;
+  private final int size;
+  private final Equations equations;
+  private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
+      LinearSolverFactory_DSCC.lu(FillReducing.NONE);
+
+  Linearised(Network network) {
+    this.network = network;
+    Solution whole = network.solve();
+    places = whole.places();
+    equations = whole.equations();
+    branches = equations.branches();
+    size = equations.size();
+    x0 = whole.unknowns().clone();
+    inverse = new double[size][];
+    polish();
+  }
+
+  /** One more step to the root; the solver is left with J(x₀). */
+  private void polish() {
+    if (!solver.setA(equations.jacobian(x0))) {
+      throw new NetworkException("The network cannot be solved again at its own solution");
+    }
+    double[] f = new double[size];
+    equations.residual(x0, f);
+    double[] step = new double[size];
+    solver.solve(Equations.column(f), Equations.column(step));
+    for (int i = 0; i < size; i++) {
+      x0[i] -= step[i];
+    }
+    solver.setA(equations.jacobian(x0));
+  }
+
+  /** J⁻¹ · (unit residual in this row), solved when it is first asked for. */
+  private double[] column(int row) {
+    if (inverse[row] == null) {
+      double[] unit = new double[size];
+      unit[row] = 1;
+      inverse[row] = new double[size];
+      solver.solve(Equations.column(unit), Equations.column(inverse[row]));
+    }
+    return inverse[row];
+  }
+
+  Network network() {
+    return network;
+  }
+
+  Equations equations() {
+    return equations;
+  }
+
+  int size() {
+    return size;
+  }
+
+  /** A copy of the solution. */
+  double[] solution() {
+    return x0.clone();
+  }
+
+  /** The solution at an unknown; 0 at ground. */
+  double at(int unknown) {
+    return unknown < 0 ? 0 : x0[unknown];
+  }
+
+  /** Place of a node among the unknowns; −1 for ground and for one that is not there. */
+  int place(String node) {
+    return places.getOrDefault(node, -1);
+  }
+
+  /** Place of a source's or converter's current among the unknowns. */
+  int branch(String element) {
+    return branches.get(element);
+  }
+
+  /** Rise of an unknown for a residual of 1 in a row; 0 where either is ground. */
+  double rise(int unknown, int row) {
+    return unknown < 0 || row < 0 ? 0 : column(row)[unknown];
+  }
+
+  /** J⁻¹·f; what is little beside the greatest is passed over. */
+  double[] answer(double[] f) {
+    double most = 0;
+    for (double value : f) {
+      most = Math.max(most, Math.abs(value));
+    }
+    double least = Math.max(NOTHING, LITTLE * most);
+    double[] y = new double[size];
+    for (int row = 0; row < size; row++) {
+      if (Math.abs(f[row]) > least) {
+        lower(y, row, -f[row]);
+      }
+    }
+    return y;
+  }
+
+  /** x ← x − weight · J⁻¹ · (unit residual in this row); nothing where the row is ground. */
+  void lower(double[] x, int row, double weight) {
+    if (row >= 0 && weight != 0) {
+      double[] column = column(row);
+      for (int i = 0; i < size; i++) {
+        x[i] -= column[i] * weight;
+      }
+    }
+  }
+}

@@ -1,0 +1,114 @@
+package org.jexel.core.network;
+
+/** Where one element injects, what it sees, and its law before and after a fault. */
+final class Port {
+  /** Far below what a solution may leave, A. */
+  private static final double NOTHING = 1e-14;
+
+  private final Linearised whole;
+  private final int rowA;
+  private final int rowB;
+  private final int seenA;
+  private final int seenB;
+  private final Element before;
+  private final Element after;
+
+  /** What it sees, its law and its slope, each on the whole network. */
+  private final double v0;
+
+  private final double law0;
+  private final double slope0;
+
+  /**
+   * @param before as it stands in the whole network; null where the fault adds it
+   * @param after what stands in its place between the same ends; null where it is gone
+   */
+  Port(Linearised whole, Element before, Element after) {
+    this.whole = whole;
+    this.before = before;
+    this.after = after;
+    Element any = before == null ? after : before;
+    if (any instanceof Element.TwoPole p) {
+      rowA = whole.place(p.a());
+      rowB = whole.place(p.b());
+      seenA = rowA;
+      seenB = rowB;
+    } else {
+      rowA = whole.branch(any.name());
+      rowB = -1;
+      seenA = any instanceof Element.Converter c ? whole.place(c.in()) : rowA;
+      seenB = -1;
+    }
+    v0 = whole.at(seenA) - whole.at(seenB);
+    law0 = law(before, v0);
+    slope0 = slope(before, v0);
+  }
+
+  /** The voltage across it, or what a source or converter goes by. */
+  double sees(double[] x) {
+    return (seenA < 0 ? 0 : x[seenA]) - (seenB < 0 ? 0 : x[seenB]);
+  }
+
+  double v0() {
+    return v0;
+  }
+
+  private static double law(Element element, double v) {
+    if (element instanceof Element.TwoPole p) {
+      return p.amps(v);
+    } else if (element instanceof Element.Converter c) {
+      return c.output(v);
+    }
+    return element instanceof Element.Source s ? -s.ohms() * v - s.volts() : 0;
+  }
+
+  private static double slope(Element element, double v) {
+    if (element instanceof Element.TwoPole p) {
+      return p.slope(v);
+    } else if (element instanceof Element.Converter c) {
+      return c.slope(v);
+    }
+    return element instanceof Element.Source s ? -s.ohms() : 0;
+  }
+
+  /** What it injects beyond the whole network's straight line, A or V. */
+  double beyond(double v) {
+    return law(after, v) - law0 - slope0 * (v - v0);
+  }
+
+  /** Whether the whole network's solution stands with it. */
+  boolean idle() {
+    return Math.abs(beyond(v0)) < NOTHING;
+  }
+
+  /** How far its slope is from the whole network's. */
+  double bend(double v) {
+    return slope(after, v) - slope0;
+  }
+
+  /** Adds what the fault changes to a residual of the whole network's equations. */
+  void inject(double[] x, double[] f) {
+    double v = sees(x);
+    double more = law(after, v) - law(before, v);
+    if (rowA >= 0) {
+      f[rowA] += more;
+    }
+    if (rowB >= 0) {
+      f[rowB] -= more;
+    }
+  }
+
+  /** What this port sees of one unit that another injects. */
+  double seesOf(Port other) {
+    return whole.rise(seenA, other.rowA)
+        - whole.rise(seenA, other.rowB)
+        - whole.rise(seenB, other.rowA)
+        + whole.rise(seenB, other.rowB);
+  }
+
+  /** Takes what the network makes of so many units injected here from x. */
+  void lower(double[] x, double units) {
+    whole.lower(x, rowA, units);
+    whole.lower(x, rowB, -units);
+  }
+}
