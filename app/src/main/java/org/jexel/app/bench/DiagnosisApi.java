@@ -55,7 +55,7 @@ class DiagnosisApi {
       double minutes,
       boolean sheet) {}
 
-  /** One reading: a number in the check's unit, or a word. */
+  /** One reading: a number in the check's unit, or a word; of ohms “open” and “live” are words. */
   record Given(String check, JsonNode value) {}
 
   /** Readings of one rig. */

@@ -7,6 +7,8 @@ import java.util.stream.Stream;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * The finder's card: what may be the matter, and what to read now.
@@ -15,20 +17,22 @@ import org.jexel.core.diagnosis.Diagnosis;
  * @param again whether these are asked for again after a repair, not to find anything new
  * @param left how many are still to be read again
  * @param starts rounds that one may begin with, and what one would have noticed
+ * @param doubts readings that do not go together with the others
  */
 public record FinderView(
     Diagnosis diagnosis,
     List<CheckView> round,
     boolean again,
     int left,
-    Map<String, String> starts) {
+    Map<String, String> starts,
+    List<Doubt> doubts) {
   /**
    * @param start a round that somebody wants to begin with; empty for what tells most
    */
   static FinderView of(JobFile file, String start) {
     Diagnosis diagnosis = file.diagnosis();
     List<Check> stale = file.askedAgain();
-    List<Check> wished = unread(file).filter(c -> c.round().equals(start)).toList();
+    List<Check> wished = all(file).filter(c -> c.round().equals(start)).toList();
     List<Check> now =
         !wished.isEmpty()
             ? wished
@@ -40,12 +44,39 @@ public record FinderView(
         now.stream().map(check -> CheckView.of(file, check)).toList(),
         wished.isEmpty() && !stale.isEmpty(),
         stale.size(),
-        starts(file));
+        starts(file),
+        diagnosis.doubtful().stream().map(check -> Doubt.of(file, check)).toList());
+  }
+
+  /**
+   * A reading to be taken again.
+   *
+   * @param round it belongs to
+   * @param words what was read, and in which state
+   */
+  record Doubt(String round, String words) {
+    private static Doubt of(JobFile file, Check check) {
+      String read =
+          check.measure().text(file.newestReadings().get(check.id()).value(), file.units());
+      return new Doubt(check.round(), "%s: %s. %s".formatted(check.title(), read, check.state()));
+    }
+  }
+
+  private static Stream<Check> all(JobFile file) {
+    return Stream.concat(file.further().stream(), file.checks().stream());
   }
 
   private static Stream<Check> unread(JobFile file) {
-    return Stream.concat(file.further().stream(), file.checks().stream())
-        .filter(check -> !file.newestReadings().containsKey(check.id()));
+    return all(file).filter(check -> !file.newestReadings().containsKey(check.id()));
+  }
+
+  /**
+   * The word that stands chosen: what was typed, else what was read, else what a sound rig shows.
+   */
+  public String chosen(CheckView view) {
+    Measure measure = view.check().measure();
+    double place = view.newest() == null ? view.check().band().expected() : view.newest().value();
+    return view.typed().isEmpty() ? measure.number(place, UnitSystem.METRIC) : view.typed();
   }
 
   /** What somebody may have noticed on the way here: rounds by eye, ear and hand, and the pins. */

@@ -112,6 +112,63 @@ class FinderTest {
         .doesNotContain("corrected");
   }
 
+  /** What the page of a round has chosen, as if somebody recorded it unchanged. */
+  private Map<String, String> round(String ref, String round) throws Exception {
+    String page =
+        electrician.page("/jobs/" + ref + "/bench?card=finder&start=" + round.replace("+", "%2B"));
+    Map<String, String> words = new HashMap<>();
+    java.util.regex.Matcher chosen =
+        java.util.regex.Pattern.compile("name=\"(word\\.[^\"]+)\" value=\"([^\"]+)\" checked")
+            .matcher(page);
+    while (chosen.find()) {
+      words.put(chosen.group(1), chosen.group(2));
+    }
+    words.put("requestKey", round + ref);
+    return words;
+  }
+
+  @Test
+  void readingsThatDoNotGoTogetherAreNamedBothAndNothingIsLost() throws Exception {
+    String ref = electrician.newJob("Torn", "ELECTRIC", "1");
+    Map<String, String> tail = round(ref, "look.tail");
+    assertThat(tail).containsEntry("word.look.tail.lamp_tail_rear_left", "bright");
+    tail.put("word.look.tail.lamp_tail_rear_left", "dark");
+    electrician.post("/jobs/" + ref + "/bench/round", tail);
+    assertThat(finder(ref)).doesNotContain("do not go together");
+    electrician.post("/jobs/" + ref + "/bench/round", round(ref, "look.tail+left"));
+    assertThat(finder(ref))
+        .contains("I don’t know.")
+        .contains("These readings do not go together.");
+    String check = "look.tail.lamp_tail_rear_left";
+    electrician.post(
+        "/jobs/" + ref + "/bench/round",
+        Map.of("word." + check, "bright", "requestKey", "again" + ref));
+    assertThat(finder(ref)).doesNotContain("do not go together");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + check))
+        .contains("corrected")
+        .contains("dark");
+  }
+
+  @Test
+  void aLiveCircuitIsAnAnswerThatTheFinderGoesOnFrom() throws Exception {
+    String ref = electrician.newJob("Live", "ELECTRIC", "2");
+    String bench = "/jobs/" + ref + "/bench";
+    electrician.post(bench + "/meter/hide", Map.of("fault", "Breakaway pin part-way out"));
+    String check = "brake.resistance";
+    electrician.post(bench + "/meter", Map.of("checks", check, "back", "finder"));
+    assertThat(electrician.page(bench + "?card=" + check))
+        .contains("value=\"live\"")
+        .contains("The circuit is live");
+    electrician.post(
+        bench + "/" + check, Map.of("reading", "live", "seen", "0", "requestKey", "live" + ref));
+    String page = finder(ref);
+    assertThat(page)
+        .contains("Breakaway pin part-way out")
+        .doesNotContain("Next: Brake circuit, resistance")
+        .doesNotContain("I don’t know.");
+    assertThat(electrician.page(bench + "?card=" + check)).contains(">live</td>");
+  }
+
   private static final String LOOKS = "look.left.lamp_left_rear_left";
 
   /** A lost return seen by eye, as its readings say; then mended, and read again. */

@@ -13,12 +13,12 @@ import org.jexel.core.check.Check;
  * @param groups most probable first; probabilities sum to at most 1
  * @param fits whether the leading one explains every reading; if not, the honest answer is that
  *     nothing known does
- * @param doubtful where nothing fits: titles of single readings without which something would, the
- *     one that frees the most probable explanation first; of two that contradict each other, both
+ * @param doubtful where nothing fits: single readings without which something would, the one that
+ *     frees the most probable explanation first; of two that contradict each other, both
  * @param next the check to take now; empty when none would tell more
  */
 public record Diagnosis(
-    List<Group> groups, boolean fits, List<String> doubtful, Optional<Next> next) {
+    List<Group> groups, boolean fits, List<Check> doubtful, Optional<Next> next) {
   private static final double SURE = 0.9;
 
   /** Soundness is the greater claim: a fault is seen, its absence never is. */

@@ -65,12 +65,12 @@ final class Finder {
     NextCheck next =
         new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone);
     boolean fits = explains(rows.get(0));
-    List<String> doubtful = fits ? List.of() : doubtful(all);
+    List<Check> doubtful = fits ? List.of() : doubtful(all);
     return new Diagnosis(told, fits, doubtful, next.choose(leaders));
   }
 
   /** Readings each of which is the only one that some hypothesis leaves unexplained. */
-  private List<String> doubtful(List<Row> all) {
+  private List<Check> doubtful(List<Row> all) {
     Map<Integer, Double> freed = new HashMap<>();
     for (Row row : all) {
       List<Integer> unexplained =
@@ -86,7 +86,7 @@ final class Finder {
     return freed.keySet().stream()
         .sorted(Comparator.comparingDouble((Integer place) -> -freed.get(place)))
         .limit(DOUBTFUL)
-        .map(place -> predictions.checks().get(place).title())
+        .map(place -> predictions.checks().get(place))
         .toList();
   }
 

@@ -185,14 +185,11 @@ class DiagnosisTest {
       Diagnosis diagnosis = Diagnosis.of(PREDICTIONS, torn);
       assertThat(diagnosis.fits()).isFalse();
       assertThat(diagnosis.doubtful())
-          .contains(title("look.tail." + lamp), title("look.tail+left." + lamp));
+          .extracting(Check::id)
+          .contains("look.tail." + lamp, "look.tail+left." + lamp);
       torn.removeIf(reading -> reading.check().endsWith(lamp));
       assertThat(Diagnosis.of(PREDICTIONS, torn).fits()).isTrue();
     }
-  }
-
-  private static String title(String id) {
-    return CHECKS.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow().title();
   }
 
   @Test
