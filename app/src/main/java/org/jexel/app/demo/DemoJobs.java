@@ -33,7 +33,6 @@ import org.jexel.core.harness.Step;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.RigNetwork;
-import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Wish;
@@ -215,6 +214,6 @@ class DemoJobs {
     Band band = check.band();
     double edge = share < 0 ? band.expected() - band.low() : band.high() - band.expected();
     double value = band.expected() + share * edge;
-    return Measure.valueOf(check.measure().name()).text(value, UnitSystem.METRIC);
+    return check.measure().text(value, UnitSystem.METRIC);
   }
 }

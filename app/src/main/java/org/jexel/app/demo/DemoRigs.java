@@ -82,10 +82,12 @@ final class DemoRigs {
         List.of(),
         List.of(),
         false,
-        List.of("front-left", "front-right"));
+        List.of("front-left", "front-right"),
+        "exchanged:wire_cord_tail:wire_cord_right",
+        List.of());
   }
 
-  /** Bench: one magnet's worth of current is missing. */
+  /** Bench: one magnet's worth of current is missing, so that it pulls to one side. */
   private static DemoRig planetarium() {
     return new DemoRig(
         start(
@@ -147,6 +149,8 @@ final class DemoRigs {
             new DemoRig.Read("brake.resistance", 4.4)),
         List.of(),
         false,
+        List.of(),
+        "open:magnet_axle1_left",
         List.of());
   }
 
@@ -289,6 +293,8 @@ final class DemoRigs {
             new DemoRig.Read("socket.charge", 0.3)),
         List.of(),
         false,
+        List.of(),
+        "pulled",
         List.of());
   }
 

@@ -24,6 +24,8 @@ class HelperController {
   private static final String UNKNOWN =
       "No helper's page has this code now. Codes end with the work; ask for the new one.";
 
+  private static final String SPENT = "Too many codes were tried from here. Wait a minute.";
+
   private final Helpers helpers;
   private final JobFiles files;
 
@@ -37,26 +39,27 @@ class HelperController {
     if (code.isBlank()) {
       return page("helper-code", HttpStatus.OK, "");
     }
-    return helpers.mayGuess(request.getRemoteAddr()) && helpers.find(code).isPresent()
-        ? "redirect:/h/" + helpers.find(code).orElseThrow().code()
-        : page("helper-code", HttpStatus.NOT_FOUND, UNKNOWN);
+    Optional<HelperPage> found = helpers.find(code, request.getRemoteAddr());
+    return found.isPresent() ? "redirect:/h/" + found.get().code() : none(request);
   }
 
   @GetMapping("/h/{code}")
   ModelAndView helper(@PathVariable String code, HttpServletRequest request) {
-    Optional<HelperPage> page = helpers.find(code);
+    Optional<HelperPage> page = helpers.find(code, request.getRemoteAddr());
     if (page.isEmpty()) {
-      boolean more = helpers.mayGuess(request.getRemoteAddr());
-      return page(
-          "helper-code",
-          more ? HttpStatus.NOT_FOUND : HttpStatus.TOO_MANY_REQUESTS,
-          more ? UNKNOWN : "Too many codes were tried from here. Wait a minute.");
+      return none(request);
     }
     ModelAndView view = page("helper", HttpStatus.OK, "");
     view.addObject("hold", helpers.now(page.get()));
     view.addObject("code", page.get().code());
     view.addObject("title", page.get().job().title());
     return view;
+  }
+
+  private ModelAndView none(HttpServletRequest request) {
+    return helpers.spent(request.getRemoteAddr())
+        ? page("helper-code", HttpStatus.TOO_MANY_REQUESTS, SPENT)
+        : page("helper-code", HttpStatus.NOT_FOUND, UNKNOWN);
   }
 
   private static ModelAndView page(String name, HttpStatus status, String problem) {
@@ -67,10 +70,10 @@ class HelperController {
   }
 
   @GetMapping(path = "/h/{code}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  ResponseEntity<SseEmitter> events(@PathVariable String code) {
+  ResponseEntity<SseEmitter> events(@PathVariable String code, HttpServletRequest request) {
     // 204 tells an event source to stop asking.
     return helpers
-        .find(code)
+        .find(code, request.getRemoteAddr())
         .map(
             page ->
                 ResponseEntity.ok().header("X-Accel-Buffering", "no").body(helpers.follow(page)))

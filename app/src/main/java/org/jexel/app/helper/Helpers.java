@@ -20,7 +20,9 @@ import org.jexel.core.check.Check;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -44,15 +46,17 @@ public class Helpers {
 
   private final HelperPageRepository pages;
   private final Clock clock;
+  private final TransactionTemplate transaction;
   private final SecureRandom dice = new SecureRandom();
   private final Map<Long, Hold> shown = new ConcurrentHashMap<>();
   private final Map<Long, List<SseEmitter>> followers = new ConcurrentHashMap<>();
   private final Cache<String, Bucket> guesses =
       Caffeine.newBuilder().maximumSize(10_000).expireAfterAccess(Duration.ofMinutes(10)).build();
 
-  Helpers(HelperPageRepository pages, Clock clock) {
+  Helpers(HelperPageRepository pages, Clock clock, PlatformTransactionManager transactions) {
     this.pages = pages;
     this.clock = clock;
+    this.transaction = new TransactionTemplate(transactions);
   }
 
   /** The page that is open for a job. */
@@ -64,7 +68,6 @@ public class Helpers {
   }
 
   /** Opens a page with a new code; an older one of the job ends. */
-  @Transactional
   public void open(JobFile file) {
     close(file);
     StringBuilder code = new StringBuilder();
@@ -74,9 +77,10 @@ public class Helpers {
     pages.save(new HelperPage(file.job(), code.toString(), file.person(), clock.instant()));
   }
 
-  @Transactional
+  /** Ends the job's pages; the phones are told once that is on disk. */
   public void close(JobFile file) {
-    pages.findByJobIdAndClosedFalse(file.job().id()).forEach(HelperPage::close);
+    transaction.executeWithoutResult(
+        status -> pages.findByJobIdAndClosedFalse(file.job().id()).forEach(HelperPage::close));
     shown.remove(file.job().id());
     tell(file.job().id());
   }
@@ -89,27 +93,40 @@ public class Helpers {
     }
   }
 
-  /** Whether an address may try one more code. */
-  boolean mayGuess(String address) {
-    return guesses
-        .get(
-            address,
-            a ->
-                Bucket.builder()
-                    .addLimit(
-                        limit ->
-                            limit.capacity(GUESSES).refillGreedy(GUESSES, Duration.ofMinutes(1)))
-                    .build())
-        .tryConsume(1);
+  /** Whether too many wrong codes came from an address; right ones are not told apart then. */
+  boolean spent(String address) {
+    return guesses(address).getAvailableTokens() == 0;
   }
 
-  /** The open page under a code; empty for one that is wrong, closed, expired or handed over. */
+  private Bucket guesses(String address) {
+    return guesses.get(
+        address,
+        a ->
+            Bucket.builder()
+                .addLimit(
+                    limit ->
+                        limit.capacity(GUESSES).refillIntervally(GUESSES, Duration.ofMinutes(1)))
+                .build());
+  }
+
+  /**
+   * The open page under a code; empty for one that is wrong, closed, expired or handed over, and
+   * for any code from an address that has tried too many.
+   */
   @Transactional(readOnly = true)
-  public Optional<HelperPage> find(String code) {
-    return pages
-        .byCode(code.strip().toUpperCase(Locale.ROOT))
-        .filter(page -> page.open(clock.instant()))
-        .filter(page -> page.job().states().get(Station.HANDOVER) != StationState.HOLDS);
+  public Optional<HelperPage> find(String code, String address) {
+    if (spent(address)) {
+      return Optional.empty();
+    }
+    Optional<HelperPage> found =
+        pages
+            .byCode(code.strip().toUpperCase(Locale.ROOT))
+            .filter(page -> page.open(clock.instant()))
+            .filter(page -> page.job().states().get(Station.HANDOVER) != StationState.HOLDS);
+    if (found.isEmpty()) {
+      guesses(address).tryConsume(1);
+    }
+    return found;
   }
 
   Hold now(HelperPage page) {

@@ -185,6 +185,13 @@ class BenchToolsTest {
     }
     assertThat(last).isEqualTo(429);
     assertThat(stranger("/h", "10.1.0.9").getStatus()).isEqualTo(200);
+    // A limit that lets right codes through would be none: whoever guesses learns nothing now.
+    String code = openedCode();
+    for (String way : List.of("/h/" + code, "/h?code=" + code)) {
+      assertThat(stranger(way, "10.1.0.9").getContentAsString()).contains("Too many codes");
+    }
+    assertThat(stranger("/h/" + code + "/events", "10.1.0.9").getStatus()).isEqualTo(204);
+    assertThat(stranger("/h/" + code, "10.1.0.10").getStatus()).isEqualTo(200);
   }
 
   @Test
