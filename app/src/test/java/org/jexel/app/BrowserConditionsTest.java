@@ -40,7 +40,8 @@ class BrowserConditionsTest {
     browser.signIn("owner");
     browser.open("/jobs/J1003/road");
     run(
-        "window.settled = 0;"
+        "window.sent = 0; window.settled = 0;"
+            + "document.addEventListener('htmx:beforeSend', () => { window.sent++; });"
             + "document.addEventListener('htmx:afterSettle', () => { window.settled++; });");
     browser.driver().executeCdpCommand("Network.enable", Map.of());
     browser
@@ -49,12 +50,13 @@ class BrowserConditionsTest {
             "Network.emulateNetworkConditions",
             Map.of(
                 "offline", false,
-                "latency", 1500,
+                "latency", 2500,
                 "downloadThroughput", -1,
                 "uploadThroughput", -1));
     browser.at("#distance").clear();
     browser.at("#distance").sendKeys("24,5", Keys.TAB);
-    browser.at("#note").clear();
+    // What is typed within the delay of the trigger leaves with the first request.
+    browser.await("it is on its way", () -> (Long) run("return window.sent") > 0);
     browser.at("#note").sendKeys("pulls to the left", Keys.TAB);
     browser.await("the first answer", () -> (Long) run("return window.settled") > 0);
     assertThat(value("#note")).isEqualTo("pulls to the left");

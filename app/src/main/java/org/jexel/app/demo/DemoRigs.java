@@ -146,7 +146,7 @@ final class DemoRigs {
             new DemoRig.Read("socket.left", -0.3),
             new DemoRig.Read("socket.right", 0.3),
             new DemoRig.Read("socket.reverse", -0.2),
-            new DemoRig.Read("brake.resistance", 4.4)),
+            new DemoRig.Read("brake.resistance", 6.7)),
         List.of(),
         false,
         List.of(),

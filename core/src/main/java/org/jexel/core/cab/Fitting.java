@@ -241,7 +241,7 @@ public final class Fitting {
             "%s",
             mounting.reasons().isEmpty()
                 ? "The angles are inside what the model allows."
-                : mounting.reasons().get(0));
+                : String.join(" ", mounting.reasons()));
       } else if (fits) {
         say(Topic.MOUNTING, Verdict.NOT_YET, "Take the angles of the mounting.");
       }

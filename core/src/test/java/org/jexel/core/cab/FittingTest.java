@@ -99,6 +99,22 @@ class FittingTest {
   }
 
   @Test
+  void everyAngleThatIsOutsideIsTold() {
+    Mounting both =
+        Mounting.of(Math.toRadians(25), Math.toRadians(40), 0, Mounting.Limits.UNSTATED);
+    Fitting.Found found = found(OptionalDouble.empty(), null, null, both, true);
+    assertThat(
+            Fitting.of(
+                RIG,
+                Wish.CONVERT,
+                ControllerFeed.of(RIG, HarnessPlanner.plan(RIG, WireSize.GAUGES)),
+                found))
+        .filteredOn(finding -> finding.topic() == Fitting.Topic.MOUNTING)
+        .singleElement()
+        .satisfies(finding -> assertThat(finding.words()).contains("Turned 25°", "Pitched 40°"));
+  }
+
+  @Test
   void whatSomebodyFoundWrongFailsOnAnyJob() {
     for (Wish wish : Wish.values()) {
       assertThat(stands(RIG, wish, found(OptionalDouble.empty(), null, null, turned(25), true)))

@@ -133,6 +133,26 @@ class QuantityParserTest {
     assertThat(((Parsed.Misread) parsed).message()).contains("dark, glimmers, dim, bright");
   }
 
+  @Test
+  void whatAnOhmmeterSaysInsteadOfAFigureReadsBackAndIsNothingElsesReading() {
+    for (NoFigure said : NoFigure.values()) {
+      String word = Measure.OHMS.text(said.si(), UnitSystem.METRIC);
+      assertThat(word).isEqualTo(said.word());
+      assertThat(value(word + " circuit", Measure.OHMS, UnitSystem.US)).isEqualTo(said.si());
+      assertThat(QuantityParser.parse(word, Measure.VOLTS, UnitSystem.METRIC))
+          .isInstanceOf(Parsed.Misread.class);
+    }
+    assertThat(value("O.L", Measure.OHMS, UnitSystem.METRIC)).isEqualTo(NoFigure.OPEN.si());
+  }
+
+  @Property
+  void noResistanceThatAMeterShowsIsTakenForOpenOrLive(
+      @ForAll @DoubleRange(min = -10, max = 999_000) double ohms) {
+    assertThat(NoFigure.of(Measure.OHMS, ohms)).isEmpty();
+    assertThat(Measure.OHMS.text(ohms, UnitSystem.METRIC)).endsWith("Ω");
+    assertThat(NoFigure.of(Measure.VOLTS, ohms * 1e3)).isEmpty();
+  }
+
   @Property
   void feetAndInchesAreTheirSum(
       @ForAll @IntRange(max = 40) int feet,
