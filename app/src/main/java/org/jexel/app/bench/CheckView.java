@@ -71,13 +71,19 @@ public record CheckView(
         check,
         chain,
         verdict,
-        check.meaning(verdict, newest == null ? 0 : newest.value()),
+        newest == null ? "" : meaning(file, check, newest.value()),
         draft == null ? "" : draft.typed(),
         seen,
         problem,
         judged,
         typedMeaning,
         theirs);
+  }
+
+  /** What the band says of a reading, and what the other side says of it. */
+  private static String meaning(JobFile file, Check check, double reading) {
+    String own = check.meaning(check.band().judge(reading), reading);
+    return file.sides(check).map(sides -> own + " " + sides.words()).orElse(own);
   }
 
   /** Read before a repair that changes it, and not since. */

@@ -27,6 +27,7 @@ import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.SideBySide;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -366,7 +367,25 @@ public final class JobFile {
   /** How each check stands: its newest reading against the band as it is now computed. */
   public Verdict verdict(Check check) {
     Reading reading = newestReadings().get(check.id());
-    return reading == null ? Verdict.NOT_YET : check.band().judge(reading.value());
+    return reading == null
+        ? Verdict.NOT_YET
+        : check
+            .band()
+            .judge(reading.value())
+            .and(sides(check).map(SideBySide::verdict).orElse(Verdict.NOT_YET));
+  }
+
+  /** The other side's reading against this one; empty where there is none. */
+  public Optional<SideBySide> sides(Check check) {
+    Map<String, Double> read =
+        once(
+            "read",
+            () -> {
+              Map<String, Double> values = new HashMap<>();
+              newestReadings().forEach((id, reading) -> values.put(id, reading.value()));
+              return values;
+            });
+    return SideBySide.of(check, this::check, read);
   }
 
   public Gate gate() {

@@ -18,6 +18,8 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.core.check.Alone;
+import org.jexel.core.check.Band;
+import org.jexel.core.quantity.Verdict;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -192,6 +194,22 @@ class BenchToolsTest {
     }
     assertThat(stranger("/h/" + code + "/events", "10.1.0.9").getStatus()).isEqualTo(204);
     assertThat(stranger("/h/" + code, "10.1.0.10").getStatus()).isEqualTo(200);
+  }
+
+  /** Each reading alone is inside its band; side with side they are not. */
+  @Test
+  void oneSideIsHeldAgainstTheOther() throws Exception {
+    String left = "magnet.amps.magnet_axle1_left";
+    String right = "magnet.amps.magnet_axle1_right";
+    Band band = file().check(left).orElseThrow().band();
+    electrician.read(ref, left, "%.2f A".formatted(band.high() * 0.995));
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + left))
+        .contains("Inside the band")
+        .doesNotContain("% apart");
+    electrician.read(ref, right, "%.2f A".formatted(band.low() * 1.005));
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + right))
+        .contains("Inside the band", "% apart", "Look for a poor joint", "watch");
+    assertThat(file().verdict(file().check(left).orElseThrow())).isEqualTo(Verdict.WATCH);
   }
 
   @Test

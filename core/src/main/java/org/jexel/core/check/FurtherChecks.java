@@ -20,6 +20,11 @@ import org.jexel.core.rig.RigField;
  * terminals of each lamp and magnet.
  */
 public final class FurtherChecks {
+  /** Before a magnet's name: the ids of its own two checks. */
+  static final String MAGNET_VOLTS = "magnet.volts.";
+
+  static final String MAGNET_AMPS = "magnet.amps.";
+
   private static final double AT_SOCKET = 1;
   private static final double ROUND = 1.5;
   private static final double WITH_HELPER = 2;
@@ -297,7 +302,7 @@ public final class FurtherChecks {
     }
     for (Load magnet : magnets()) {
       volts(
-          "magnet.volts." + magnet.name(),
+          MAGNET_VOLTS + magnet.name(),
           "Across " + magnet.label(),
           Check.Group.AT_THE_LAMP,
           PinFunction.BRAKE,
@@ -308,7 +313,7 @@ public final class FurtherChecks {
           magnet.back(),
           UNDER);
       add(
-          "magnet.amps." + magnet.name(),
+          MAGNET_AMPS + magnet.name(),
           "Current of " + magnet.label(),
           Check.Group.AT_THE_LAMP,
           PinFunction.BRAKE,
