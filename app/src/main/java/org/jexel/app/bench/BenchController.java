@@ -94,6 +94,7 @@ class BenchController {
     view.put("beyond", !tool && !file.checks().contains(open.check()));
     view.put("checks", checks);
     view.put("current", open);
+    view.put("face", BenchFace.of(file, open.check()).orElse(null));
     view.put("previous", neighbour(checks, open, -1));
     view.put("following", neighbour(checks, open, 1));
     view.put("minutes", Math.round(checks.stream().mapToDouble(c -> c.check().minutes()).sum()));

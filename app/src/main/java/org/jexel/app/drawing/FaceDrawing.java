@@ -2,9 +2,13 @@ package org.jexel.app.drawing;
 
 import static org.jexel.app.drawing.Palette.INK;
 
+import java.util.Locale;
+import java.util.Map;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.Convention;
 import org.jexel.core.connector.Face;
+import org.jexel.core.connector.Pin;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 
 /** A connector as the person holding it sees it. */
@@ -12,13 +16,39 @@ public final class FaceDrawing {
   private static final double SIZE = 300;
   private static final double ROUND = 120;
 
+  /** Room for a word on either side of a round shell. */
+  private static final double BESIDE = 75;
+
+  /** A lead of the meter. */
+  public enum Lead {
+    RED,
+    BLACK
+  }
+
+  private static final String RED_LEAD = "#A3261E";
+
   private FaceDrawing() {}
 
+  /** Every contact with what it is for and the colour of its wire. */
   public static String draw(Connector connector, Convention convention, Face.View view) {
+    return draw(connector, convention, view, Map.of());
+  }
+
+  /**
+   * The contacts by number and colour, with a meter's leads on some of them: these alone have
+   * words.
+   *
+   * @param leads by the pin that they are on; without any, every contact has its words
+   */
+  public static String draw(
+      Connector connector, Convention convention, Face.View view, Map<PinFunction, Lead> leads) {
     Face face = Face.of(connector, view);
     boolean inLine = face.inLine();
     double height = inLine ? 130 : SIZE;
-    Svg svg = new Svg(SIZE, height, "img", "%s, %s".formatted(connector.label(), view.label()));
+    // Words of the leads stand beside a round shell and below a flat one.
+    double width = SIZE + (inLine || leads.isEmpty() ? 0 : 2 * BESIDE);
+    double centre = width / 2;
+    Svg svg = new Svg(width, height, "img", "%s, %s".formatted(connector.label(), view.label()));
     double middle = height / 2;
     Object[] shell = {"class", "body", "fill", Palette.METAL, "stroke", INK, "stroke-width", 2.4};
     if (inLine) {
@@ -39,22 +69,60 @@ public final class FaceDrawing {
               "stroke-width",
               2.4);
     } else {
-      svg.circle(SIZE / 2, middle, ROUND + 22, shell);
+      svg.circle(centre, middle, ROUND + 22, shell);
       // The key is up on the socket's face and stays up: left and right change, not up and down.
-      svg.rect(SIZE / 2 - 12, middle - ROUND - 26, 24, 12, "class", "solid", "fill", INK);
+      svg.rect(centre - 12, middle - ROUND - 26, 24, 12, "class", "solid", "fill", INK);
     }
     for (Face.Contact contact : face.contacts()) {
-      double x = SIZE / 2 + contact.x() * (inLine ? SIZE / 2 - 14 : ROUND + 10);
+      double x = centre + contact.x() * (inLine ? SIZE / 2 - 14 : ROUND + 10);
       double y = middle + contact.y() * (ROUND + 10);
-      contact(svg, contact, convention, x, y, inLine);
+      double r = inLine ? 15 : leads.isEmpty() ? 20 : 25;
+      contact(svg, contact.pin(), convention, x, y, r);
+      Lead lead = leads.get(contact.pin().function());
+      if (leads.isEmpty()) {
+        String code =
+            convention.colour(contact.pin().function()).map(c -> " " + c.code()).orElse("");
+        svg.label(x, y + r + 15, contact.pin().function().label() + code, "middle", 15, INK);
+      } else if (lead != null) {
+        ring(svg, x, y, r + 6, lead);
+        word(svg, x, y, r, inLine ? Double.NaN : Math.copySign(centre, contact.x()), lead);
+      }
     }
     return svg.finish();
   }
 
+  private static String colour(Lead lead) {
+    return lead == Lead.RED ? RED_LEAD : INK;
+  }
+
+  private static void ring(Svg svg, double x, double y, double r, Lead lead) {
+    Object[] gap = {"class", "gap", "fill", "none", "stroke", Palette.PAPER, "stroke-width", 8.0};
+    svg.circle(x, y, r - 3, gap);
+    Object[] ring = {"class", "ring", "fill", "none", "stroke", colour(lead), "stroke-width", 6.0};
+    svg.circle(x, y, r + 2, ring);
+  }
+
+  /**
+   * A word, so that the lead is known without its colour.
+   *
+   * @param side half of the drawing's width, negative for a word on the left; NaN for one below
+   */
+  private static void word(Svg svg, double x, double y, double r, double side, Lead lead) {
+    String word = lead.name().toLowerCase(Locale.ROOT);
+    if (Double.isNaN(side)) {
+      svg.label(x, y + r + 45, word, "middle", 30, colour(lead));
+      return;
+    }
+    double sign = Math.signum(side);
+    double at = Math.abs(side) + sign * (ROUND + 30);
+    svg.line(
+        x + sign * (r + 10), y, at, y, "class", "ink", "stroke", colour(lead), "stroke-width", 3.0);
+    svg.label(at + sign * 5, y + 10, word, sign > 0 ? "start" : "end", 30, colour(lead));
+  }
+
   private static void contact(
-      Svg svg, Face.Contact contact, Convention convention, double x, double y, boolean inLine) {
-    WireColour colour = convention.colour(contact.pin().function()).orElse(null);
-    double r = inLine ? 15 : 20;
+      Svg svg, Pin pin, Convention convention, double x, double y, double r) {
+    WireColour colour = convention.colour(pin.function()).orElse(null);
     svg.circle(
         x,
         y,
@@ -74,22 +142,20 @@ public final class FaceDrawing {
             || colour == WireColour.PURPLE
             || colour == WireColour.RED
             || colour == WireColour.GREEN;
-    String number = String.valueOf(contact.pin().number());
+    double size = Math.max(15, r * 0.84);
     svg.text(
         x,
-        y + 5.5,
-        number,
+        y + size * 0.36,
+        String.valueOf(pin.number()),
         "class",
         "pin",
         "text-anchor",
         "middle",
         "font-size",
-        15.0,
+        size,
         "font-weight",
         600,
         "fill",
         dark ? "#FFFFFF" : INK);
-    String code = colour == null ? "" : " " + colour.code();
-    svg.label(x, y + r + 15, contact.pin().function().label() + code, "middle", 15, INK);
   }
 }

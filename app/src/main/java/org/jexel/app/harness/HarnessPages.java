@@ -23,8 +23,6 @@ import org.jexel.core.harness.Materials;
 import org.jexel.core.harness.Segment;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StudPlan;
-import org.jexel.core.rig.MiddlePin;
-import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -156,7 +154,7 @@ class HarnessPages {
   }
 
   private void faces(JobFile file, Map<String, Object> view) {
-    Connector connector = connector(file);
+    Connector connector = file.connector();
     view.put("faces", faces(connector, file.rig().convention()));
     view.put("round", connector.id().equals("round-6"));
     OwnConnectors.Given given = own.of(file.person());
@@ -164,13 +162,6 @@ class HarnessPages {
     view.put(
         "ownFaces",
         given.connector() == null ? List.of() : faces(given.connector(), file.rig().convention()));
-  }
-
-  /** The pair, its middle pin as somebody read it. */
-  static Connector connector(JobFile file) {
-    MiddlePin middle = file.rig().sheet().choice(RigField.MIDDLE_PIN, MiddlePin.class);
-    Connector connector = file.rig().connector();
-    return connector.id().equals("round-6") ? connector.withMiddle(middle.function()) : connector;
   }
 
   static List<FaceView> faces(Connector connector, Convention convention) {

@@ -28,6 +28,7 @@ import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.SideBySide;
+import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -45,6 +46,7 @@ import org.jexel.core.rig.GapList;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampOffer;
 import org.jexel.core.rig.LoadSheet;
+import org.jexel.core.rig.MiddlePin;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -332,6 +334,13 @@ public final class JobFile {
   private OptionalDouble supply() {
     Reading supply = newestReadings().get("supply.battery");
     return supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value());
+  }
+
+  /** The pair of this job, its middle pin as somebody read it. */
+  public Connector connector() {
+    MiddlePin middle = rig.sheet().choice(RigField.MIDDLE_PIN, MiddlePin.class);
+    Connector connector = rig.connector();
+    return connector.id().equals("round-6") ? connector.withMiddle(middle.function()) : connector;
   }
 
   /** A check of the sheet or beyond it. */

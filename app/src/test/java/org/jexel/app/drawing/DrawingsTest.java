@@ -6,11 +6,13 @@ import static org.jexel.app.drawing.TowlineTest.all;
 import static org.jexel.app.drawing.TowlineTest.parse;
 
 import java.util.List;
+import java.util.Map;
 import org.jexel.app.AppTest;
 import org.jexel.core.cab.CavityMatch;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.Face;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Scope;
@@ -48,6 +50,35 @@ class DrawingsTest {
             .pins()
             .forEach(pin -> assertThat(words).as(view.label()).contains(pin.function().label()));
         assertThat(drawing.getDocumentElement().getAttribute("aria-label")).contains(view.label());
+      }
+    }
+  }
+
+  /** A lead's word stands over its own pin, on the side where that view has it. */
+  @Test
+  void aLeadsWordStandsAtItsPinInEveryView() throws Exception {
+    for (Connector connector : catalog.connectors()) {
+      PinFunction function = connector.pins().get(connector.pins().size() - 1).function();
+      for (Face.View view : Face.View.values()) {
+        Document drawing =
+            parse(
+                FaceDrawing.draw(
+                    connector,
+                    catalog.convention(connector.convention()),
+                    view,
+                    Map.of(function, FaceDrawing.Lead.RED)));
+        List<Element> words = all(drawing, "text");
+        Element red = words.stream().filter(t -> t.getTextContent().equals("red")).toList().get(0);
+        Face.Contact contact =
+            Face.of(connector, view).contacts().stream()
+                .filter(c -> c.pin().function() == function)
+                .findFirst()
+                .orElseThrow();
+        String[] box = drawing.getDocumentElement().getAttribute("viewBox").split(" ");
+        double side = Double.parseDouble(red.getAttribute("x")) - Double.parseDouble(box[2]) / 2;
+        assertThat(Math.signum(side)).isEqualTo(Math.signum(contact.x()));
+        assertThat(drawing.getDocumentElement().getTextContent())
+            .doesNotContain(function.label(), "black");
       }
     }
   }

@@ -1,6 +1,8 @@
 package org.jexel.core.check;
 
 import java.util.List;
+import java.util.Optional;
+import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
@@ -81,6 +83,24 @@ public record Check(
    */
   public String round() {
     return measure.words().isEmpty() ? id : id.substring(0, id.lastIndexOf('.'));
+  }
+
+  /** How the connector looks from where one stands; empty where none is in front of one. */
+  public Optional<Face.View> face() {
+    return switch (group) {
+      case SOCKET -> Optional.of(Face.View.SOCKET_FACE);
+      case TRAILER, BENCH -> Optional.of(Face.View.PLUG_FACE);
+      case BRAKES, LOADED ->
+          // A clamp is on the conductor, not on a pin.
+          measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
+      case SUPPLY, SEEN, BOX, AT_THE_LAMP -> Optional.empty();
+    };
+  }
+
+  /** The pin under the black lead; empty where it is taken elsewhere, or no lead at all. */
+  public Optional<PinFunction> blackPin() {
+    boolean elsewhere = function == PinFunction.EARTH || black.equals("–");
+    return face().isEmpty() || elsewhere ? Optional.empty() : Optional.of(PinFunction.EARTH);
   }
 
   /** Whether a wheel may turn depends on this check. */

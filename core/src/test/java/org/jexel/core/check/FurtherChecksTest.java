@@ -6,12 +6,15 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
+import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Network;
@@ -99,6 +102,29 @@ class FurtherChecksTest {
           boolean words = !checks.get(0).measure().words().isEmpty();
           assertThat(words || checks.size() == 1).as(round).isTrue();
         });
+  }
+
+  /** Plug out, one sees the socket's or the plug's open face; plug in, the wires behind. */
+  @Test
+  void theFaceIsTheOneInFrontOfWhoeverStandsThere() {
+    for (Check check : all(rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 2))) {
+      Optional<Face.View> face = check.face();
+      boolean out = check.state().toLowerCase(Locale.ROOT).contains("plug out");
+      assertThat(face)
+          .as(check.id())
+          .isEqualTo(
+              check.place().startsWith("At the vehicle's socket")
+                  ? Optional.of(Face.View.SOCKET_FACE)
+                  : check.place().startsWith("At the trailer's plug")
+                      ? Optional.of(Face.View.PLUG_FACE)
+                      : check.place().contains("probes from behind")
+                              || check.id().equals("loaded.return")
+                          ? Optional.of(Face.View.SOCKET_WIRING)
+                          : Optional.empty());
+      face.ifPresent(view -> assertThat(view == Face.View.SOCKET_WIRING).isEqualTo(!out));
+      assertThat(check.blackPin().isPresent())
+          .isEqualTo(check.black().contains("earth") && face.isPresent());
+    }
   }
 
   @Test
