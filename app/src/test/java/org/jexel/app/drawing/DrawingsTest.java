@@ -76,7 +76,8 @@ class DrawingsTest {
                 .orElseThrow();
         String[] box = drawing.getDocumentElement().getAttribute("viewBox").split(" ");
         double side = Double.parseDouble(red.getAttribute("x")) - Double.parseDouble(box[2]) / 2;
-        assertThat(Math.signum(side)).isEqualTo(Math.signum(contact.x()));
+        // A middle contact may have its word on either side.
+        assertThat(side * contact.x()).isGreaterThanOrEqualTo(0);
         assertThat(drawing.getDocumentElement().getTextContent())
             .doesNotContain(function.label(), "black");
       }
