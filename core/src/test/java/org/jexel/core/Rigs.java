@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.Convention;
@@ -66,15 +67,20 @@ public final class Rigs {
     return new Rig(sheet, LampOffer.of(sheet, reversePin), List.of(load));
   }
 
-  /** Two braked axles, 7-way blade on both halves. */
-  public static Rig twoAxles() {
-    return rig(
-        sheet(
-            RigField.AXLE_COUNT, 2,
-            RigField.BRAKE_TYPE, "ELECTRIC",
-            RigField.TOW_CONNECTOR, "blade-7",
-            RigField.TRAILER_CONNECTOR, "blade-7",
-            RigField.CONTROLLER_KIND, "UNDER_DASH"));
+  /**
+   * Two braked axles, 7-way blade on both halves.
+   *
+   * @param more pairs of field and value
+   */
+  public static Rig twoAxles(Object... more) {
+    Object[] braked = {
+      RigField.AXLE_COUNT, 2,
+      RigField.BRAKE_TYPE, "ELECTRIC",
+      RigField.TOW_CONNECTOR, "blade-7",
+      RigField.TRAILER_CONNECTOR, "blade-7",
+      RigField.CONTROLLER_KIND, "UNDER_DASH"
+    };
+    return rig(sheet(Stream.of(braked, more).flatMap(Stream::of).toArray()));
   }
 
   /** One braked axle. */

@@ -26,7 +26,8 @@ record BenchFace(Face.View view, String drawing) {
         .map(
             view ->
                 new BenchFace(
-                    view, FaceDrawing.draw(file.connector(), colours(file, view), view, leads)));
+                    view,
+                    FaceDrawing.draw(file.rig().connector(), colours(file, view), view, leads)));
   }
 
   /** The socket's wires have the vehicle's colours, the plug's the trailer's. */

@@ -5,7 +5,6 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
@@ -78,7 +77,7 @@ class DiagnosisApi {
   @GetMapping("/api/jobs/{ref}/checks")
   List<CheckLine> checks(@PathVariable String ref, @Parameter(hidden = true) Person person) {
     JobFile file = files.open(ref, person);
-    return Stream.concat(file.checks().stream(), file.further().stream())
+    return file.everyCheck()
         .map(
             c ->
                 new CheckLine(

@@ -3,7 +3,6 @@ package org.jexel.app.bench;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -32,7 +31,7 @@ public record FinderView(
   static FinderView of(JobFile file, String start) {
     Diagnosis diagnosis = file.diagnosis();
     List<Check> stale = file.askedAgain();
-    List<Check> wished = all(file).filter(c -> c.round().equals(start)).toList();
+    List<Check> wished = file.everyCheck().filter(c -> c.round().equals(start)).toList();
     List<Check> now =
         !wished.isEmpty()
             ? wished
@@ -62,14 +61,6 @@ public record FinderView(
     }
   }
 
-  private static Stream<Check> all(JobFile file) {
-    return Stream.concat(file.further().stream(), file.checks().stream());
-  }
-
-  private static Stream<Check> unread(JobFile file) {
-    return all(file).filter(check -> !file.newestReadings().containsKey(check.id()));
-  }
-
   /**
    * The word that stands chosen: what was typed, else what was read, else what a sound rig shows.
    */
@@ -82,9 +73,11 @@ public record FinderView(
   /** What somebody may have noticed on the way here: rounds by eye, ear and hand, and the pins. */
   private static Map<String, String> starts(JobFile file) {
     Map<String, String> starts = new LinkedHashMap<>();
-    unread(file)
-        .filter(c -> c.group() == Check.Group.SEEN || c.group() == Check.Group.SOCKET)
-        .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
+    for (Check.Group group : List.of(Check.Group.SEEN, Check.Group.SOCKET)) {
+      file.everyCheck()
+          .filter(c -> c.group() == group && !file.newestReadings().containsKey(c.id()))
+          .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
+    }
     return starts;
   }
 

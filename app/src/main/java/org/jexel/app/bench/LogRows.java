@@ -7,7 +7,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -105,7 +104,7 @@ record LogRows(List<Row> rows, String problem) {
   }
 
   private static Optional<Check> named(JobFile file, String name) {
-    return Stream.concat(file.checks().stream(), file.further().stream())
+    return file.everyCheck()
         .filter(c -> c.id().equalsIgnoreCase(name) || c.title().equalsIgnoreCase(name))
         .findFirst();
   }

@@ -29,10 +29,10 @@ import org.jexel.app.security.Person;
 import org.jexel.app.workshop.ControllerLibrary;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Setup;
 import org.jexel.core.harness.Step;
 import org.jexel.core.network.Fault;
-import org.jexel.core.network.FaultSolver;
-import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.Readout;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Wish;
@@ -181,12 +181,17 @@ class DemoJobs {
   /** What somebody sees on one round of a rig with hidden faults. */
   private void round(String ref, String round, String hidden, String key, Person person) {
     JobFile file = files.open(ref, person);
-    List<FaultSolver.Change> changes =
-        FaultSolver.changes(RigNetwork.whole(file.rig(), file.harness()), Fault.parse(hidden));
+    List<Fault> faults = Fault.parse(hidden);
+    Map<Setup, Readout> solved = new HashMap<>();
     for (Check check : file.further()) {
       if (check.round().equals(round)) {
-        RigNetwork network = check.probing().setup().network(file.rig(), file.harness());
-        double seen = check.probing().read(new FaultSolver(network.network()).solve(changes));
+        double seen =
+            check
+                .probing()
+                .readOn(
+                    setup ->
+                        solved.computeIfAbsent(
+                            setup, s -> s.solve(file.rig(), file.harness(), faults)));
         bench.record(
             files.open(ref, person),
             check,

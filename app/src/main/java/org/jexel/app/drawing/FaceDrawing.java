@@ -25,8 +25,6 @@ public final class FaceDrawing {
     BLACK
   }
 
-  private static final String RED_LEAD = "#A3261E";
-
   private FaceDrawing() {}
 
   /** Every contact with what it is for and the colour of its wire. */
@@ -85,14 +83,18 @@ public final class FaceDrawing {
         svg.label(x, y + r + 15, contact.pin().function().label() + code, "middle", 15, INK);
       } else if (lead != null) {
         ring(svg, x, y, r + 6, lead);
-        word(svg, x, y, r, inLine ? Double.NaN : Math.copySign(centre, contact.x()), lead);
+        if (inLine) {
+          below(svg, x, y, lead);
+        } else {
+          beside(svg, x, y, centre, lead);
+        }
       }
     }
     return svg.finish();
   }
 
   private static String colour(Lead lead) {
-    return lead == Lead.RED ? RED_LEAD : INK;
+    return lead == Lead.RED ? Palette.RED_LEAD : INK;
   }
 
   private static void ring(Svg svg, double x, double y, double r, Lead lead) {
@@ -102,22 +104,22 @@ public final class FaceDrawing {
     svg.circle(x, y, r + 2, ring);
   }
 
-  /**
-   * A word, so that the lead is known without its colour.
-   *
-   * @param side half of the drawing's width, negative for a word on the left; NaN for one below
-   */
-  private static void word(Svg svg, double x, double y, double r, double side, Lead lead) {
-    String word = lead.name().toLowerCase(Locale.ROOT);
-    if (Double.isNaN(side)) {
-      svg.label(x, y + r + 45, word, "middle", 30, colour(lead));
-      return;
-    }
-    double sign = Math.signum(side);
-    double at = Math.abs(side) + sign * (ROUND + 30);
-    svg.line(
-        x + sign * (r + 10), y, at, y, "class", "ink", "stroke", colour(lead), "stroke-width", 3.0);
-    svg.label(at + sign * 5, y + 10, word, sign > 0 ? "start" : "end", 30, colour(lead));
+  /** A word below a flat shell, so that the lead is known without its colour. */
+  private static void below(Svg svg, double x, double y, Lead lead) {
+    svg.label(x, y + 60, word(lead), "middle", 30, colour(lead));
+  }
+
+  /** The same beside a round shell, on the pin's own side. */
+  private static void beside(Svg svg, double x, double y, double centre, Lead lead) {
+    double way = x < centre ? -1 : 1;
+    double at = centre + way * (ROUND + 30);
+    Object[] line = {"class", "ink", "stroke", colour(lead), "stroke-width", 3.0};
+    svg.line(x + way * 35, y, at, y, line);
+    svg.label(at + way * 5, y + 10, word(lead), way > 0 ? "start" : "end", 30, colour(lead));
+  }
+
+  private static String word(Lead lead) {
+    return lead.name().toLowerCase(Locale.ROOT);
   }
 
   private static void contact(

@@ -12,6 +12,7 @@ final class Palette {
   static final String ACCENT = "#C8591B";
   static final String QUIET = "#5E655F";
   static final String METAL = "#E4DFD2";
+  static final String RED_LEAD = "#A3261E";
   static final String RED_LENS = "#A3261E";
   static final String AMBER_LENS = "#C98A12";
   static final String CLEAR_LENS = "#FFFFFF";

@@ -154,7 +154,7 @@ class HarnessPages {
   }
 
   private void faces(JobFile file, Map<String, Object> view) {
-    Connector connector = file.connector();
+    Connector connector = file.rig().connector();
     view.put("faces", faces(connector, file.rig().convention()));
     view.put("round", connector.id().equals("round-6"));
     OwnConnectors.Given given = own.of(file.person());

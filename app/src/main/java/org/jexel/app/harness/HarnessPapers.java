@@ -79,7 +79,7 @@ class HarnessPapers {
     model.put("walk", colours.crosswalk(file));
     model.put("segments", Segment.values());
     model.put("studs", StudPlan.of(file.rig(), file.harness()).studs());
-    model.put("faces", HarnessPages.faces(file.connector(), file.rig().convention()));
+    model.put("faces", HarnessPages.faces(file.rig().connector(), file.rig().convention()));
     model.put("holes", Loom.of(file.rig(), file.harness()).holes());
     model.put("list", stock.cutList(file));
     model.put("materials", Materials.of(file.scope()));

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jexel.app.bench.Reading;
 import org.jexel.app.cab.CabFound;
 import org.jexel.app.cab.CabNote;
@@ -28,7 +29,6 @@ import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.SideBySide;
-import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -46,7 +46,6 @@ import org.jexel.core.rig.GapList;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampOffer;
 import org.jexel.core.rig.LoadSheet;
-import org.jexel.core.rig.MiddlePin;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -336,16 +335,14 @@ public final class JobFile {
     return supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value());
   }
 
-  /** The pair of this job, its middle pin as somebody read it. */
-  public Connector connector() {
-    MiddlePin middle = rig.sheet().choice(RigField.MIDDLE_PIN, MiddlePin.class);
-    Connector connector = rig.connector();
-    return connector.id().equals("round-6") ? connector.withMiddle(middle.function()) : connector;
-  }
-
   /** A check of the sheet or beyond it. */
   public Optional<Check> check(String id) {
     return find(checks(), id).or(() -> find(further(), id));
+  }
+
+  /** Every check of this rig, those of the sheet first. */
+  public Stream<Check> everyCheck() {
+    return Stream.concat(checks().stream(), further().stream());
   }
 
   private static Optional<Check> find(List<Check> checks, String id) {

@@ -38,7 +38,7 @@ public enum NoFigure {
   public static Optional<NoFigure> of(Measure measure, double si) {
     return measure != Measure.OHMS
         ? Optional.empty()
-        : si >= OPEN.si ? Optional.of(OPEN) : si <= LIVE.si ? Optional.of(LIVE) : Optional.empty();
+        : si >= OPEN.si ? Optional.of(OPEN) : si == LIVE.si ? Optional.of(LIVE) : Optional.empty();
   }
 
   /** What was said instead of a figure; more may follow, as in “open circuit” or “OL ohm”. */

@@ -18,6 +18,9 @@ public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
   /** Stored choice of a place where no connector is. */
   public static final String NO_CONNECTOR = "none";
 
+  /** The connector whose middle pin differs between makers. */
+  private static final String MIDDLE_DIFFERS = "round-6";
+
   public Rig {
     lamps = List.copyOf(lamps);
     load = List.copyOf(load);
@@ -93,9 +96,16 @@ public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
     return sheet.catalog().connector(sheet.choice(RigField.TRAILER_CONNECTOR).value());
   }
 
-  /** The pair that this job ends with; harness and checks are made for it. */
+  /**
+   * The pair that this job ends with, its middle pin as somebody read it; harness and checks are
+   * made for it.
+   */
   public Connector connector() {
-    return sheet.catalog().connector(sheet.choice(RigField.PLANNED_CONNECTOR).value());
+    Connector connector =
+        sheet.catalog().connector(sheet.choice(RigField.PLANNED_CONNECTOR).value());
+    return connector.id().equals(MIDDLE_DIFFERS)
+        ? connector.withMiddle(sheet.choice(RigField.MIDDLE_PIN, MiddlePin.class).function())
+        : connector;
   }
 
   public Convention convention() {

@@ -20,16 +20,7 @@ import org.junit.jupiter.api.Test;
 
 /** How the controller stands: by what was found, and never better than the worst of it. */
 class FittingTest {
-  private static final Rig RIG =
-      Rigs.rig(
-          Rigs.sheet(
-              RigField.AXLE_COUNT, 2,
-              RigField.BRAKE_TYPE, "ELECTRIC",
-              RigField.TOW_CONNECTOR, "blade-7",
-              RigField.TRAILER_CONNECTOR, "blade-7",
-              RigField.CONTROLLER_KIND, "UNDER_DASH",
-              RigField.GAIN_GREATEST, 10,
-              RigField.GAIN_STEP, 0.5));
+  private static final Rig RIG = Rigs.twoAxles(RigField.GAIN_GREATEST, 10, RigField.GAIN_STEP, 0.5);
 
   private static Map<Fitting.Topic, Verdict> stands(Rig rig, Wish wish, Fitting.Found found) {
     Map<Fitting.Topic, Verdict> stands = new EnumMap<>(Fitting.Topic.class);

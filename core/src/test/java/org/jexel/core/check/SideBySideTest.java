@@ -22,15 +22,7 @@ import org.junit.jupiter.api.Test;
 /** Left and right of one rig held against each other. */
 class SideBySideTest {
   private static final Rig RIG =
-      Rigs.rig(
-          Rigs.sheet(
-              RigField.AXLE_COUNT, 2,
-              RigField.BRAKE_TYPE, "ELECTRIC",
-              RigField.TOW_CONNECTOR, "blade-7",
-              RigField.TRAILER_CONNECTOR, "blade-7",
-              RigField.CONTROLLER_KIND, "UNDER_DASH",
-              RigField.ENGINE_OFF_VOLTS, 12.6,
-              RigField.FEED_RUN, 6));
+      Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6, RigField.FEED_RUN, 6);
   private static final Harness HARNESS = Stand.harness(RIG);
   private static final List<Check> CHECKS = Stand.checks(RIG, HARNESS);
   private static final String LEFT = "magnet.amps.magnet_axle1_left";

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.jexel.core.Rigs;
+import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.Test;
 
 class FaceTest {
@@ -53,6 +54,8 @@ class FaceTest {
     assertThat(other.pin(PinFunction.BRAKE).orElseThrow().clock()).isZero();
     assertThat(other.pin(PinFunction.CHARGE).orElseThrow().clock()).isEqualTo(12);
     assertThat(other.withMiddle(PinFunction.CHARGE).pins()).isEqualTo(round.pins());
+    Object[] read = {RigField.PLANNED_CONNECTOR, "round-6", RigField.MIDDLE_PIN, "BRAKE"};
+    assertThat(Rigs.twoAxles(read).connector()).isEqualTo(other);
   }
 
   @Test

@@ -22,16 +22,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The finder on rigs with hidden faults, by following its next check only. */
 class DiagnosisTest {
   private static final Rig BRAKED =
-      Rigs.rig(
-          Rigs.sheet(
-              RigField.AXLE_COUNT, 2,
-              RigField.BRAKE_TYPE, "ELECTRIC",
-              RigField.TOW_CONNECTOR, "blade-7",
-              RigField.TRAILER_CONNECTOR, "blade-7",
-              RigField.CONTROLLER_KIND, "UNDER_DASH",
-              RigField.ENGINE_OFF_VOLTS, 12.6,
-              RigField.FEED_RUN, 6,
-              RigField.BREAKAWAY_KIT, "OWN_BATTERY"));
+      Rigs.twoAxles(
+          RigField.ENGINE_OFF_VOLTS,
+          12.6,
+          RigField.FEED_RUN,
+          6,
+          RigField.BREAKAWAY_KIT,
+          "OWN_BATTERY");
   private static final Harness HARNESS = Stand.harness(BRAKED);
   private static final List<Check> CHECKS = Stand.checks(BRAKED, HARNESS);
   private static final Predictions PREDICTIONS = Predictions.of(BRAKED, HARNESS, CHECKS);
