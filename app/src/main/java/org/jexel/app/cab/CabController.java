@@ -109,10 +109,7 @@ class CabController {
         view.put("places", Clearance.of(kind(file)));
       }
       case "power" -> view.put("power", PowerCard.of(file, typed, link));
-      case "panel" -> {
-        view.put("panel", PanelCard.of(typed));
-        view.put("template", typed.getOrDefault("spindle", "").isBlank() ? null : ref);
-      }
+      case "panel" -> view.put("panel", PanelCard.of(typed));
       default -> {
         view.put("library", library.all(person));
         view.put("fields", figures.fields(RigCards.CONTROLLER, file));

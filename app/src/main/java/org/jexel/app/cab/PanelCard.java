@@ -32,6 +32,8 @@ record PanelCard(
     CutOut cut) {
   private static final List<String> CUT = List.of("cutWidth", "cutHeight", "cutLeft", "cutTop");
 
+  private static final List<String> TEMPLATE = List.of("lamp", "lampRight", "lampDown");
+
   static PanelCard of(Map<String, String> typed) {
     Map<String, String> problems = new LinkedHashMap<>();
     Fraction width = length(typed, "width", problems);
@@ -43,6 +45,13 @@ record PanelCard(
         centre = PanelCentre.of(width, left, right);
       } catch (IllegalArgumentException e) {
         problems.put("width", e.getMessage());
+      }
+    }
+    for (String way : List.of("lampRight", "lampDown")) {
+      try {
+        Template.offset(typed.getOrDefault(way, ""));
+      } catch (IllegalArgumentException e) {
+        problems.put(way, e.getMessage());
       }
     }
     return new PanelCard(
@@ -117,6 +126,11 @@ record PanelCard(
       problems.put("cables", e.getMessage());
       return null;
     }
+  }
+
+  /** Whether a template can be drawn: a spindle's hole, and nothing of it misread. */
+  public boolean template() {
+    return !spindle.isEmpty() && TEMPLATE.stream().noneMatch(problems::containsKey);
   }
 
   public String text(String field) {

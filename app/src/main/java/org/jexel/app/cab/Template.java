@@ -28,7 +28,8 @@ record Template(double spindle, double lamp, double right, double down) {
         offset(typed.getOrDefault("lampDown", "")));
   }
 
-  private static double offset(String text) {
+  /** The same with a sign; nothing typed is 0, m. */
+  static double offset(String text) {
     if (text.isBlank()) {
       return 0;
     }

@@ -115,6 +115,15 @@ class CabStationTest {
     assertThat(card("J1004", "panel")).contains("It ends 7 1/4 in from the left");
     post("J1004", "panel", Map.of("width", "3/0"));
     assertThat(card("J1004", "panel")).contains("is no fraction").contains("value=\"3/0\"");
+    Map<String, String> holes = new HashMap<>(Map.of("spindle", "3/8", "lampRight", "far right"));
+    post("J1004", "panel", holes);
+    assertThat(card("J1004", "panel"))
+        .contains("Not understood.")
+        .contains("value=\"far right\"")
+        .doesNotContain("template.pdf");
+    holes.put("lampRight", "-3/4");
+    post("J1004", "panel", holes);
+    assertThat(card("J1004", "panel")).contains("template.pdf").doesNotContain("Not understood.");
   }
 
   @Test
