@@ -46,7 +46,7 @@ public final class LitLayer {
     boolean finding = card.startsWith(SUSPECTED);
     Optional<Check> check = file.check(finding ? card.substring(SUSPECTED.length()) : card);
     Optional<Setup> setup =
-        check.map(c -> c.probing().setup()).filter(s -> s.kind() != Setup.Kind.OHMMETER);
+        check.map(c -> c.probing().setup()).filter(s -> s.kind() != Setup.Kind.DEAD);
     if (setup.isEmpty()) {
       return;
     }

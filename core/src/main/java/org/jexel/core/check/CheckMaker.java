@@ -96,10 +96,11 @@ final class CheckMaker {
       return part -> volts.to(part.element());
     }
     if (probing.measure() == Measure.OHMS) {
-      // R = 1 V / I, hence dR = −dI / I².
-      double amps = solution.amps(RigNetwork.OHMMETER);
-      Solution.Sensitivity drawn = solution.ofSourceAmps(RigNetwork.OHMMETER);
-      return part -> -drawn.to(part.element()) / (amps * amps);
+      if (probing.black().isEmpty()) {
+        return part -> part.element().equals(probing.red()) ? 1 : 0;
+      }
+      Solution.Sensitivity ohms = solution.ofOhms(probing.red(), probing.black());
+      return part -> ohms.to(part.element());
     }
     if (network.network().element(probing.red()) instanceof Element.Source) {
       Solution.Sensitivity amps = solution.ofSourceAmps(probing.red());

@@ -136,7 +136,7 @@ public final class CheckSheet {
             rig.hasMagnets()
                 ? "R = 1 / Σ(n / r) + copper and contacts"
                 : "R = signal input of the actuator"),
-        new Probing(Setup.ohmmeter(PinFunction.BRAKE), Measure.OHMS, "", ""));
+        new Probing(Setup.dead(), Measure.OHMS, "plug_brake", "plug_earth"));
   }
 
   private void brakeVolts() {

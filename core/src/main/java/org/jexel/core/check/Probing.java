@@ -1,11 +1,8 @@
 package org.jexel.core.check;
 
 import java.util.function.Function;
-import org.jexel.core.connector.PinFunction;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.Readout;
-import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
@@ -15,8 +12,8 @@ import org.jexel.core.quantity.NoFigure;
  *
  * @param setup what stands around it
  * @param measure of the reading
- * @param red node of the red lead, or the element that is clamped or watched
- * @param black node of the black lead; empty where an element is clamped or watched
+ * @param red node of the red lead, or the part that is clamped, watched or taken off its leads
+ * @param black node of the black lead; empty where red is a part
  */
 public record Probing(Setup setup, Measure measure, String red, String black) {
   /** More than this between the leads is a live circuit, V. */
@@ -36,7 +33,7 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       case VOLTS -> network.volts(red, black);
       case AMPS -> Math.abs(network.amps(red));
       case OHMS ->
-          Math.min(OPEN, 1 / Math.max(1 / OPEN, Math.abs(network.amps(RigNetwork.OHMMETER))));
+          Math.min(OPEN, Math.abs(ofPart() ? network.ohms(red) : network.ohms(red, black)));
       case GLOW -> Lit.scale(network.brightness(red));
       case TURNING, HUMMING -> Math.abs(network.amps(red)) > PULLS ? 1 : 0;
       default -> throw new IllegalStateException(measure.name());
@@ -45,18 +42,20 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
 
   /**
    * The reading on a rig whose network gives this in each setup: as {@link #read(Readout)}, and
-   * live where ohms are wanted of a pin that the unplugged trailer feeds by itself, as a breakaway
-   * switch without its pin does.
+   * live where ohms are wanted of what the unplugged trailer feeds by itself, as a breakaway switch
+   * without its pin does.
    */
   public double readOn(Function<Setup, Readout> rig) {
-    return measure == Measure.OHMS && live(rig.apply(Setup.rig(StateWord.UNPLUGGED)))
+    return measure == Measure.OHMS && !ofPart() && live(rig.apply(Setup.rig(StateWord.UNPLUGGED)))
         ? NoFigure.LIVE.si()
         : read(rig.apply(setup));
   }
 
+  private boolean ofPart() {
+    return black.isEmpty();
+  }
+
   private boolean live(Readout unplugged) {
-    String pin = "plug_" + HarnessPlanner.id(setup.pin());
-    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
-    return Math.abs(unplugged.volts(pin, earth)) > LIVE;
+    return Math.abs(unplugged.volts(red, black)) > LIVE;
   }
 }

@@ -16,12 +16,12 @@ import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
 
 /**
- * What stands around a reading: the rig in a state, or the trailer alone on a bench supply or an
- * ohmmeter.
+ * What stands around a reading: the rig in a state, or the trailer alone, on a bench supply or dead
+ * for an ohmmeter.
  *
  * @param kind which of these
  * @param state what is switched on, of the whole rig
- * @param pin of the plug that is fed or measured, of the trailer alone; null otherwise
+ * @param pin of the plug that a bench supply feeds; null otherwise
  */
 public record Setup(Kind kind, RigState state, PinFunction pin) {
   /** Volts of a bench supply that stands for a charged battery. */
@@ -34,7 +34,7 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
   public enum Kind {
     RIG,
     BENCH,
-    OHMMETER
+    DEAD
   }
 
   public static Setup rig(StateWord... on) {
@@ -45,8 +45,8 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
     return new Setup(Kind.BENCH, RigState.of(), pin);
   }
 
-  public static Setup ohmmeter(PinFunction pin) {
-    return new Setup(Kind.OHMMETER, RigState.of(), pin);
+  public static Setup dead() {
+    return new Setup(Kind.DEAD, RigState.of(), null);
   }
 
   /** The healthy rig in this setup. */
@@ -63,7 +63,7 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
   public RigNetwork network(Rig rig, Harness harness, List<Fault> faults) {
     return switch (kind) {
       case BENCH -> RigNetwork.onTheBench(rig, harness, pin, BENCH_VOLTS, List.of());
-      case OHMMETER -> RigNetwork.trailerAlone(rig, harness, pin);
+      case DEAD -> RigNetwork.dead(rig, harness);
       case RIG -> {
         RigNetwork network = RigNetwork.of(rig, harness, state, faults);
         if (state.is(StateWord.UNPLUGGED)) {

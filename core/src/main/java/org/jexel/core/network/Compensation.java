@@ -132,19 +132,28 @@ final class Compensation {
    * @return false if it cannot be told
    */
   boolean bend(double[] x, double[] y) {
+    for (int p = 0; p < v.length; p++) {
+      v[p] = ports[p].sees(x);
+    }
+    double[] du = against(y);
+    for (int p = 0; du != null && p < du.length; p++) {
+      ports[p].lower(y, du[p]);
+    }
+    return du != null;
+  }
+
+  /**
+   * What the ports inject against the whole network's answer y to something else.
+   *
+   * @return null if it cannot be told
+   */
+  double[] against(double[] y) {
     double[] seen = new double[ports.length];
     for (int p = 0; p < seen.length; p++) {
-      v[p] = ports[p].sees(x);
       seen[p] = ports[p].bend(v[p]) * ports[p].sees(y);
     }
     double[] du = new double[seen.length];
-    if (!step(seen, du)) {
-      return false;
-    }
-    for (int p = 0; p < du.length; p++) {
-      ports[p].lower(y, du[p]);
-    }
-    return true;
+    return step(seen, du) ? du : null;
   }
 
   /** Takes what the network makes of all injections from its solution. */

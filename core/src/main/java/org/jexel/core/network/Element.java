@@ -16,6 +16,11 @@ public sealed interface Element {
     /** Its derivative, S; defined at every voltage and never negative. */
     double slope(double volts);
 
+    /** Resistance to the little current of an ohmmeter, Ω; infinite for one that blocks it. */
+    default double cold() {
+      return 1 / slope(0);
+    }
+
     /** Conductance from which an iteration may start, S. */
     double start();
   }

@@ -118,12 +118,12 @@ public final class FaultSolver {
         changed.add(port);
       }
     }
-    FaultyReadout readout = new FaultyReadout(whole, changes);
+    FaultyReadout readout =
+        new FaultyReadout(whole, changes, changed.toArray(Port[]::new), () -> factored(changes));
     // A part that carries nothing here may be gone or another: the solution stands.
     boolean settled =
         changed.stream().allMatch(Port::idle)
-            || readout.settle(
-                ports.toArray(Port[]::new), changed.toArray(Port[]::new), between(ports));
+            || readout.settle(ports.toArray(Port[]::new), between(ports));
     return settled ? readout : factored(changes);
   }
 

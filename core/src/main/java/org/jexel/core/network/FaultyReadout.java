@@ -1,6 +1,7 @@
 package org.jexel.core.network;
 
 import java.util.List;
+import java.util.function.Supplier;
 
 /** A network with faults at its solution. */
 final class FaultyReadout implements Readout {
@@ -15,27 +16,41 @@ final class FaultyReadout implements Readout {
   private final Linearised whole;
   private final Network network;
   private final List<FaultSolver.Change> changes;
+  private final Port[] changed;
+  private final Supplier<Readout> factored;
   private final double[] x;
 
-  FaultyReadout(Linearised whole, List<FaultSolver.Change> changes) {
+  /** The changed ports among themselves, for ohms; made when it is first asked for. */
+  private Compensation dead;
+
+  /**
+   * @param changed where the faults change the network
+   * @param factored the same network by a full factorisation, where ports cannot tell
+   */
+  FaultyReadout(
+      Linearised whole,
+      List<FaultSolver.Change> changes,
+      Port[] changed,
+      Supplier<Readout> factored) {
     this.whole = whole;
     this.network = whole.network();
     this.changes = changes;
+    this.changed = changed;
+    this.factored = factored;
     this.x = whole.solution();
   }
 
   /**
    * Walks to the root; false where it does not settle.
    *
-   * @param changed those of them that the faults change
    * @param between what port p sees of one unit injected at port q
    */
-  boolean settle(Port[] ports, Port[] changed, double[][] between) {
+  boolean settle(Port[] ports, double[][] between) {
     Compensation compensation = new Compensation(ports, between);
     compensation.settle(SETTLED);
     compensation.spread(x);
     double[] f = new double[x.length];
-    double norm = residual(x, changed, f);
+    double norm = residual(x, f);
     double[] trial = new double[x.length];
     for (int i = 0; i < MOST_STEPS && !(norm < SETTLED); i++) {
       double[] step = whole.answer(f);
@@ -48,7 +63,7 @@ final class FaultyReadout implements Readout {
         for (int j = 0; j < x.length; j++) {
           trial[j] = x[j] - t * step[j];
         }
-        next = residual(trial, changed, f);
+        next = residual(trial, f);
         t /= 2;
       }
       if (!(next < norm)) {
@@ -60,7 +75,7 @@ final class FaultyReadout implements Readout {
     return norm < Newton.RESIDUAL;
   }
 
-  private double residual(double[] x, Port[] changed, double[] f) {
+  private double residual(double[] x, double[] f) {
     whole.equations().residual(x, f);
     for (Port port : changed) {
       port.inject(x, f);
@@ -74,15 +89,20 @@ final class FaultyReadout implements Readout {
 
   @Override
   public double volts(String red, String black) {
-    return at(red) - at(black);
+    return drop(x, red, black);
   }
 
-  private double at(String name) {
+  private int place(String name) {
     int place = whole.place(name);
     if (place < 0 && !name.equals(network.ground())) {
       throw new IllegalArgumentException("no node " + name);
     }
-    return place < 0 ? 0 : x[place];
+    return place;
+  }
+
+  private double at(double[] volts, String name) {
+    int place = place(name);
+    return place < 0 ? 0 : volts[place];
   }
 
   /** The element as it stands with the faults; null if it is gone. */
@@ -107,6 +127,50 @@ final class FaultyReadout implements Readout {
     }
     double amps = x[whole.branch(name)];
     return element instanceof Element.Source ? -amps : amps;
+  }
+
+  /**
+   * R = z_ll − Σ z_lp·u_p, u_p what the changed ports inject against one ampere between the leads.
+   */
+  @Override
+  public double ohms(String red, String black) {
+    Compensation ports = dead();
+    double[] y = whole.between(place(red), place(black));
+    double[] u = ports.against(y);
+    if (u == null) {
+      return factored.get().ohms(red, black);
+    }
+    double ohms = drop(y, red, black);
+    for (int p = 0; p < u.length; p++) {
+      ohms -= u[p] == 0 ? 0 : u[p] * drop(changed[p].answer(), red, black);
+    }
+    return ohms;
+  }
+
+  private double drop(double[] volts, String red, String black) {
+    return at(volts, red) - at(volts, black);
+  }
+
+  /** Nothing is fed, so every port stands where the whole network left it. */
+  private Compensation dead() {
+    if (dead == null) {
+      network.mustBeDead();
+      double[][] z = new double[changed.length][changed.length];
+      for (int q = 0; q < z.length; q++) {
+        double[] answer = changed[q].answer();
+        for (int p = 0; p < z.length; p++) {
+          z[p][q] = changed[p].sees(answer);
+        }
+      }
+      dead = new Compensation(changed, z);
+    }
+    return dead;
+  }
+
+  @Override
+  public double ohms(String part) {
+    Element element = network.has(part) ? standing(part) : null;
+    return element instanceof Element.TwoPole p ? p.cold() : Double.POSITIVE_INFINITY;
   }
 
   @Override

@@ -1,5 +1,7 @@
 package org.jexel.core.network;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
@@ -23,6 +25,7 @@ final class Linearised {
   private final Map<String, Integer> branches;
   private final double[] x0;
   private final double[][] inverse;
+  private final Map<List<Integer>, double[]> across = new HashMap<>();
   private final int size;
   private final Equations equations;
   private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
@@ -64,6 +67,24 @@ final class Linearised {
       solver.solve(Equations.column(unit), Equations.column(inverse[row]));
     }
     return inverse[row];
+  }
+
+  /** J⁻¹ · (a unit into one row and out of the other): exact across parts that hang on a leak. */
+  double[] between(int in, int out) {
+    return across.computeIfAbsent(
+        List.of(in, out),
+        rows -> {
+          double[] unit = new double[size];
+          double[] answer = new double[size];
+          if (in >= 0) {
+            unit[in] += 1;
+          }
+          if (out >= 0) {
+            unit[out] -= 1;
+          }
+          solver.solve(Equations.column(unit), Equations.column(answer));
+          return answer;
+        });
   }
 
   Network network() {

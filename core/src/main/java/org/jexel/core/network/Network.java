@@ -85,6 +85,17 @@ public final class Network {
     return new Solution(this, equations, places, x);
   }
 
+  /** Ohms are a lie where anything feeds the circuit. */
+  void mustBeDead() {
+    elements.values().stream()
+        .filter(element -> !(element instanceof Element.TwoPole))
+        .findFirst()
+        .ifPresent(
+            source -> {
+              throw new IllegalStateException("ohms on a circuit that " + source.name() + " feeds");
+            });
+  }
+
   public boolean has(String element) {
     return elements.containsKey(element);
   }

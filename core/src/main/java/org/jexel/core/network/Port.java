@@ -106,6 +106,11 @@ final class Port {
         + whole.rise(seenB, other.rowB);
   }
 
+  /** What the network makes of one unit that is injected here. */
+  double[] answer() {
+    return whole.between(rowA, rowB);
+  }
+
   /** Takes what the network makes of so many units injected here from x. */
   void lower(double[] x, double units) {
     whole.lower(x, rowA, units);

@@ -11,6 +11,16 @@ public interface Readout {
    */
   double amps(String element);
 
+  /**
+   * Small-signal resistance between two nodes, Ω.
+   *
+   * @throws IllegalStateException on a network that anything feeds, where ohms mean nothing
+   */
+  double ohms(String red, String black);
+
+  /** Resistance of a part by itself, taken off its leads, Ω; infinite for one that is gone. */
+  double ohms(String part);
+
   /** Visible output of a lamp as a share of its rated one; 0 for one that is gone. */
   double brightness(String lamp);
 }

@@ -42,7 +42,6 @@ import org.jexel.core.rig.YesNo;
  */
 public record RigNetwork(Network network, List<Tolerance> tolerances) {
   public static final String SUPPLY = "battery";
-  public static final String OHMMETER = "ohmmeter";
   public static final String CONTROLLER = "controller";
   public static final String BENCH = "bench";
 
@@ -121,18 +120,12 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     return builder.build(BATTERY_MINUS).network();
   }
 
-  /** The trailer alone, an ohmmeter from a plug pin to the plug's earth pin. */
-  public static RigNetwork trailerAlone(Rig rig, Harness harness, PinFunction function) {
-    String pin = "plug_" + HarnessPlanner.id(function);
-    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
+  /** The trailer alone with nothing that feeds it, for an ohmmeter; ground at its earth pin. */
+  public static RigNetwork dead(Rig rig, Harness harness) {
     Builder builder = new Builder(rig, harness);
     builder.trailer();
-    builder.elements.put(OHMMETER, new Element.Source(OHMMETER, pin, earth, 1, 0));
     builder.elements.remove("actuator_supply");
-    harness.joints().stream()
-        .filter(joint -> joint.kind() == Joint.Kind.PIN)
-        .forEach(joint -> builder.elements.remove(joint.name()));
-    return builder.build(earth);
+    return builder.build("plug_" + HarnessPlanner.id(PinFunction.EARTH));
   }
 
   /**

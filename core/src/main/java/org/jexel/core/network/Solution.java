@@ -10,6 +10,9 @@ import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /** Voltages and currents of a solved network, and how they answer to each part. */
 public final class Solution implements Readout {
+  /** What an ohmmeter sends through a circuit, A: every lamp stays cold. */
+  private static final double TEST_AMPS = 1e-3;
+
   private final Network network;
   private final Equations equations;
   private final Map<String, Integer> places;
@@ -76,6 +79,19 @@ public final class Solution implements Readout {
     return network.has(lamp) ? Lit.brightness(network.element(lamp), across(lamp)) : 0;
   }
 
+  @Override
+  public double ohms(String red, String black) {
+    network.mustBeDead();
+    Sensitivity drop = adjoint(leads(red, black));
+    return at(drop.lambda, red) - at(drop.lambda, black);
+  }
+
+  @Override
+  public double ohms(String part) {
+    boolean pole = network.has(part) && network.element(part) instanceof Element.TwoPole;
+    return pole ? ((Element.TwoPole) network.element(part)).cold() : Double.POSITIVE_INFINITY;
+  }
+
   double[] unknowns() {
     return x;
   }
@@ -90,10 +106,25 @@ public final class Solution implements Readout {
 
   /** How the voltage between two nodes answers to every element. */
   public Sensitivity ofVolts(String red, String black) {
+    return adjoint(leads(red, black));
+  }
+
+  /** How the resistance between two nodes of a dead network answers to every element. */
+  public Sensitivity ofOhms(String red, String black) {
+    network.mustBeDead();
+    Sensitivity drop = adjoint(leads(red, black));
+    double[] tested = new double[x.length];
+    for (int i = 0; i < tested.length; i++) {
+      tested[i] = TEST_AMPS * drop.lambda[i];
+    }
+    return new Sensitivity(this, drop.lambda, tested, TEST_AMPS);
+  }
+
+  private double[] leads(String red, String black) {
     double[] c = new double[x.length];
     set(c, index(red), 1);
     set(c, index(black), -1);
-    return adjoint(c);
+    return c;
   }
 
   /** How the current out of a source answers to every element. */
@@ -128,25 +159,29 @@ public final class Solution implements Readout {
     }
     double[] lambda = new double[x.length];
     transposed.solve(Equations.column(c), Equations.column(lambda));
-    return new Sensitivity(this, lambda);
+    return new Sensitivity(this, lambda, x, 1);
   }
 
-  private double at(double[] lambda, String node) {
+  private double at(double[] unknowns, String node) {
     int i = index(node);
-    return i < 0 ? 0 : lambda[i];
+    return i < 0 ? 0 : unknowns[i];
   }
 
   /**
    * Derivative of one result to the parameter of one element, from the adjoint solution λ of Jᵀ·λ =
-   * c: dy/dp = −λᵀ·∂F/∂p.
+   * c: dy/dp = −λᵀ·∂F/∂p; y may be told for another scale than that of the solution.
    */
   public static final class Sensitivity {
     private final Solution solution;
     private final double[] lambda;
+    private final double[] x;
+    private final double scale;
 
-    private Sensitivity(Solution solution, double[] lambda) {
+    private Sensitivity(Solution solution, double[] lambda, double[] x, double scale) {
       this.solution = solution;
       this.lambda = lambda;
+      this.x = x;
+      this.scale = scale;
     }
 
     /**
@@ -156,13 +191,13 @@ public final class Solution implements Readout {
     public double to(String name) {
       Element element = solution.network.element(name);
       if (element instanceof Element.TwoPole p) {
-        double volts = solution.volts(p.a(), p.b());
+        double volts = solution.at(x, p.a()) - solution.at(x, p.b());
         double adjoint = solution.at(lambda, p.a()) - solution.at(lambda, p.b());
-        return -adjoint * toParameter(p, volts);
+        return -adjoint * toParameter(p, volts) / scale;
       }
       double branch = lambda[solution.equations.branches().get(name)];
       return element instanceof Element.Converter c
-          ? branch * c.share() * c.fade(solution.volts(c.in()))
+          ? branch * c.share() * c.fade(solution.at(x, c.in()))
           : branch;
     }
 

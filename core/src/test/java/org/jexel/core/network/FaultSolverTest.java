@@ -2,6 +2,7 @@ package org.jexel.core.network;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.stream.Stream;
 import org.jexel.core.Rigs;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Load;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -90,6 +92,40 @@ class FaultSolverTest {
               == parts.stream().filter(p -> !p.isEmpty()).count();
       if (apart) {
         agree(rig, harness, state, solver, whole, List.of(one, two));
+      }
+    }
+  }
+
+  /** Low-rank ohms against a full factorisation, and this one against a meter put into it. */
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void ohmsAgreeWithAFullFactorisationAndWithAnOhmmeterInTheNetwork(String name, Rig rig) {
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Network whole = RigNetwork.whole(rig, harness);
+    FaultSolver solver = new FaultSolver(RigNetwork.dead(rig, harness).network());
+    for (FaultCatalog.Named fault : FaultCatalog.of(rig, harness)) {
+      List<FaultSolver.Change> changes = FaultSolver.changes(whole, List.of(fault.fault()));
+      Readout quick = solver.solve(changes);
+      Solution full = solver.factored(changes);
+      for (Load load : harness.loads()) {
+        String pin = "plug_" + HarnessPlanner.id(load.function());
+        for (List<String> leads :
+            List.of(List.of(pin, load.feed()), List.of("plug_earth", load.back()))) {
+          if (solver.network().hasNode(leads.get(0)) && solver.network().hasNode(leads.get(1))) {
+            double ohms = full.ohms(leads.get(0), leads.get(1));
+            assertThat(Math.min(1e6, quick.ohms(leads.get(0), leads.get(1))))
+                .as("%s at %s", fault.fault(), leads)
+                .isCloseTo(Math.min(1e6, ohms), withinPercentage(1e-4));
+            new Probe(full.network())
+                .ohms(leads.get(0), leads.get(1))
+                .ifPresent(
+                    met ->
+                        assertThat(Math.min(1e4, met))
+                            .as("%s at %s", fault.fault(), leads)
+                            .isCloseTo(Math.min(1e4, ohms), withinPercentage(1)));
+          }
+        }
+        assertThat(quick.ohms(load.name())).isEqualTo(full.ohms(load.name()));
       }
     }
   }

@@ -115,7 +115,7 @@ class RigNetworkTest {
 
   private static double spread(Rig rig) {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
-    return RigNetwork.trailerAlone(rig, harness, PinFunction.BRAKE).tolerances().stream()
+    return RigNetwork.dead(rig, harness).tolerances().stream()
         .filter(t -> t.element().equals("magnet_axle1_left"))
         .findFirst()
         .orElseThrow()
@@ -124,11 +124,14 @@ class RigNetworkTest {
 
   @Test
   void theOhmmeterSeesTheMagnetsAndOnTheTailPinColdFilaments() {
-    Solution brake = RigNetwork.trailerAlone(RIG, HARNESS, PinFunction.BRAKE).network().solve();
-    assertThat(1 / brake.amps(RigNetwork.OHMMETER)).isBetween(0.8, 0.95);
-    Solution tail = RigNetwork.trailerAlone(RIG, HARNESS, PinFunction.TAIL).network().solve();
+    Solution dead = RigNetwork.dead(RIG, HARNESS).network().solve();
+    assertThat(dead.ohms("plug_brake", "plug_earth")).isBetween(0.8, 0.95);
     double hot = 12.8 / HARNESS.amps(PinFunction.TAIL);
-    assertThat(1 / tail.amps(RigNetwork.OHMMETER)).isBetween(hot / 12, hot / 2);
+    assertThat(dead.ohms("plug_tail", "plug_earth")).isBetween(hot / 12, hot / 2);
+    assertThat(dead.ohms("magnet_axle1_left")).isEqualTo(3.2);
+    assertThatThrownBy(() -> solve(StateWord.TAIL).ohms("plug_tail", "plug_earth"))
+        .isInstanceOf(IllegalStateException.class)
+        .hasMessageContaining("battery");
   }
 
   @Test
