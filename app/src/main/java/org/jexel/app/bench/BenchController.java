@@ -1,9 +1,10 @@
 package org.jexel.app.bench;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.jexel.app.device.SimulatedMeterPort;
 import org.jexel.app.drawing.LitLayer;
 import org.jexel.app.helper.HelperPage;
@@ -13,9 +14,7 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
-import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
-import org.jexel.core.quantity.Verdict;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 
 /** Station 4: the check sheet. */
 @Controller
@@ -70,41 +70,33 @@ class BenchController {
       @RequestParam(defaultValue = "false") boolean plugged,
       Person person) {
     JobFile file = files.open(ref, person);
-    List<Check> sheet = file.job().alone() ? Alone.order(file.checks()) : file.checks();
-    List<CheckView> checks = sheet.stream().map(check -> CheckView.of(file, check)).toList();
-    CheckView open =
-        checks.stream()
-            .filter(view -> view.check().id().equals(card))
-            .findFirst()
-            .orElseGet(() -> asked(file, card).orElseGet(() -> firstOpen(checks)));
     Map<String, Object> view = new HashMap<>();
     boolean tool = TOOLS.stream().anyMatch(t -> t.id().equals(card));
+    SheetView sheet = SheetView.of(file, card);
+    RoundView current = sheet.current();
     switch (card) {
       case FINDER -> {
         FinderView finder = FinderView.of(file, start);
         view.put("finder", finder);
-        open = finder.round().isEmpty() ? open : finder.first();
+        current = finder.round() == null ? current : finder.round();
       }
       case "helper" -> view.put("helper", helperCard(file));
       case "tester" -> view.put("tester", TesterCard.of(file, state, plugged, meter));
       case "meter" -> view.put("meter", MeterCard.of(file, meter));
       default -> {}
     }
+    Check check = current.first().check();
     view.put("tools", TOOLS);
-    view.put("beyond", !tool && !file.checks().contains(open.check()));
-    view.put("checks", checks);
-    view.put("current", open);
-    view.put("face", BenchFace.of(file, open.check()).orElse(null));
-    view.put("previous", neighbour(checks, open, -1));
-    view.put("following", neighbour(checks, open, 1));
-    view.put("minutes", Math.round(checks.stream().mapToDouble(c -> c.check().minutes()).sum()));
-    view.put("done", checks.stream().filter(c -> c.verdict() != Verdict.NOT_YET).count());
+    view.put("sheet", sheet);
+    view.put("current", current);
+    view.put("face", BenchFace.of(file, check).orElse(null));
+    view.put("previous", sheet.along(-1));
+    view.put("following", sheet.along(1));
     if (file.person().role().mayChange()) {
-      helpers.show(file, open.check());
+      helpers.show(file, check);
     }
-    String id = open.check().id();
-    view.put("drawn", card.equals(FINDER) ? LitLayer.SUSPECTED + id : id);
-    return pages.page(file, Station.BENCH, tool ? card : id, view);
+    view.put("drawn", card.equals(FINDER) ? LitLayer.SUSPECTED + check.id() : check.id());
+    return pages.page(file, Station.BENCH, tool ? card : current.id(), view);
   }
 
   /** A card above the sheet. */
@@ -119,25 +111,6 @@ class BenchController {
   private HelperCard helperCard(JobFile file) {
     String address = ServletUriComponentsBuilder.fromCurrentContextPath().path("/h").toUriString();
     return new HelperCard(helpers.of(file).orElse(null), address);
-  }
-
-  /** A check beyond the sheet, by its own address. */
-  private static Optional<CheckView> asked(JobFile file, String card) {
-    return card.isEmpty() || card.equals(FINDER)
-        ? Optional.empty()
-        : file.check(card).map(check -> CheckView.of(file, check));
-  }
-
-  private static CheckView firstOpen(List<CheckView> checks) {
-    return checks.stream()
-        .filter(c -> c.verdict() == Verdict.FAILS || c.verdict() == Verdict.NOT_YET)
-        .findFirst()
-        .orElse(checks.get(0));
-  }
-
-  private static CheckView neighbour(List<CheckView> checks, CheckView open, int step) {
-    int i = checks.indexOf(open) + step;
-    return i < 0 || i >= checks.size() ? null : checks.get(i);
   }
 
   @PostMapping("/jobs/{ref}/bench/{id}")
@@ -168,14 +141,17 @@ class BenchController {
   String round(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
     JobFile file = files.open(ref, person);
     String key = typed.getOrDefault("requestKey", "");
-    for (Check check : file.further()) {
+    String round = "";
+    for (Check check : file.checks()) {
       String word = typed.getOrDefault("word." + check.id(), "");
       if (!check.measure().words().isEmpty() && !word.isBlank()) {
         long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
         bench.record(file, check, word, seen, BenchService.key(key, check));
+        round = check.round();
       }
     }
-    return "redirect:/jobs/{ref}/bench?card=finder";
+    String card = typed.getOrDefault("back", "").equals(FINDER) || round.isEmpty() ? FINDER : round;
+    return "redirect:/jobs/{ref}/bench?card=" + UriUtils.encode(card, UTF_8);
   }
 
   @PostMapping("/jobs/{ref}/bench/{id}/draft")

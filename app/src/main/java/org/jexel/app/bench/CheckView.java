@@ -3,7 +3,9 @@ package org.jexel.app.bench;
 import java.util.List;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.NextAct;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
 /**
@@ -89,6 +91,18 @@ public record CheckView(
   /** Read before a repair that changes it, and not since. */
   public boolean stale() {
     return newest() != null && verdict == Verdict.NOT_YET;
+  }
+
+  /**
+   * The word that stands chosen: what was typed, else what was read, else what a sound rig shows.
+   */
+  public String word() {
+    double place = newest() == null ? check.band().expected() : newest().value();
+    return typed.isEmpty() ? check.measure().number(place, UnitSystem.METRIC) : typed;
+  }
+
+  public String anchor() {
+    return NextAct.anchor(check.id());
   }
 
   public Reading newest() {

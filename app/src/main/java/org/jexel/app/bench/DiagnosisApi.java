@@ -36,7 +36,7 @@ class DiagnosisApi {
    *
    * @param unit of expected, low and high; empty where words are read
    * @param words what may be said instead of a number; empty for a number
-   * @param sheet whether it stands on the check sheet or is asked for by the finder alone
+   * @param proves whether the rig is not proved without it; the others look closer
    */
   record CheckLine(
       String id,
@@ -52,7 +52,7 @@ class DiagnosisApi {
       double low,
       double high,
       double minutes,
-      boolean sheet) {}
+      boolean proves) {}
 
   /** One reading: a number in the check's unit, or a word; of ohms “open” and “live” are words. */
   record Given(String check, JsonNode value) {}
@@ -77,7 +77,7 @@ class DiagnosisApi {
   @GetMapping("/api/jobs/{ref}/checks")
   List<CheckLine> checks(@PathVariable String ref, @Parameter(hidden = true) Person person) {
     JobFile file = files.open(ref, person);
-    return file.everyCheck()
+    return file.checks().stream()
         .map(
             c ->
                 new CheckLine(
@@ -94,7 +94,7 @@ class DiagnosisApi {
                     c.band().low(),
                     c.band().high(),
                     c.minutes(),
-                    file.checks().contains(c)))
+                    c.proves()))
         .toList();
   }
 

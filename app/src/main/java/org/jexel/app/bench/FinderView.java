@@ -3,16 +3,16 @@ package org.jexel.app.bench;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
-import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.UnitSystem;
 
 /**
  * The finder's card: what may be the matter, and what to read now.
  *
- * @param round the check to take now, or every word of its round; empty if none would tell more
+ * @param round to take now; null if none would tell more
  * @param again whether these are asked for again after a repair, not to find anything new
  * @param left how many are still to be read again
  * @param starts rounds that one may begin with, and what one would have noticed
@@ -20,7 +20,7 @@ import org.jexel.core.quantity.UnitSystem;
  */
 public record FinderView(
     Diagnosis diagnosis,
-    List<CheckView> round,
+    RoundView round,
     boolean again,
     int left,
     Map<String, String> starts,
@@ -31,16 +31,15 @@ public record FinderView(
   static FinderView of(JobFile file, String start) {
     Diagnosis diagnosis = file.diagnosis();
     List<Check> stale = file.askedAgain();
-    List<Check> wished = file.everyCheck().filter(c -> c.round().equals(start)).toList();
-    List<Check> now =
-        !wished.isEmpty()
-            ? wished
-            : stale.isEmpty()
-                ? diagnosis.next().map(Diagnosis.Next::checks).orElse(List.of())
-                : stale.stream().filter(c -> c.round().equals(stale.get(0).round())).toList();
+    Optional<Round> wished =
+        Round.of(file.checks()).stream().filter(r -> r.id().equals(start)).findFirst();
+    Optional<Round> now =
+        wished
+            .or(() -> Round.of(stale).stream().findFirst())
+            .or(() -> diagnosis.next().map(next -> new Round(next.checks())));
     return new FinderView(
         diagnosis,
-        now.stream().map(check -> CheckView.of(file, check)).toList(),
+        now.map(round -> RoundView.of(file, round)).orElse(null),
         wished.isEmpty() && !stale.isEmpty(),
         stale.size(),
         starts(file),
@@ -61,20 +60,11 @@ public record FinderView(
     }
   }
 
-  /**
-   * The word that stands chosen: what was typed, else what was read, else what a sound rig shows.
-   */
-  public String chosen(CheckView view) {
-    Measure measure = view.check().measure();
-    double place = view.newest() == null ? view.check().band().expected() : view.newest().value();
-    return view.typed().isEmpty() ? measure.number(place, UnitSystem.METRIC) : view.typed();
-  }
-
   /** What somebody may have noticed on the way here: rounds by eye, ear and hand, and the pins. */
   private static Map<String, String> starts(JobFile file) {
     Map<String, String> starts = new LinkedHashMap<>();
     for (Check.Group group : List.of(Check.Group.SEEN, Check.Group.SOCKET)) {
-      file.everyCheck()
+      file.checks().stream()
           .filter(c -> c.group() == group && !file.newestReadings().containsKey(c.id()))
           .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
     }
@@ -90,26 +80,13 @@ public record FinderView(
     };
   }
 
-  public CheckView first() {
-    return round.get(0);
-  }
-
-  /** Ids for the meter, between commas. */
-  public String ids() {
-    return String.join(",", round.stream().map(view -> view.check().id()).toList());
-  }
-
-  public boolean words() {
-    return !first().check().measure().words().isEmpty();
-  }
-
   /** The suspect to mend; null while none is sure. */
   public Diagnosis.Group sure() {
     if (!diagnosis.fits() || diagnosis.groups().isEmpty()) {
       return null;
     }
     Diagnosis.Group leading = diagnosis.groups().get(0);
-    boolean allRead = round.isEmpty() && leading.leading().healthy();
+    boolean allRead = round == null && leading.leading().healthy();
     return leading.sure() || allRead ? leading : null;
   }
 }

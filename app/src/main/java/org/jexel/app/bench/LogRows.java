@@ -21,7 +21,7 @@ import org.jexel.core.quantity.Verdict;
 /**
  * The CSV of a logging meter, matched to the checks of a rig: a head with <code>value</code>, and
  * <code>unit</code>, <code>check</code> (id or title) or <code>time</code> beside it, in any order.
- * A row without a check goes to the next one on the sheet that is still unread and reads that unit.
+ * A row without a check goes to the next one of the proof that is still unread and reads that unit.
  *
  * @param rows in the order of the file
  * @param problem why the file as a whole cannot be read; empty if it can
@@ -104,14 +104,14 @@ record LogRows(List<Row> rows, String problem) {
   }
 
   private static Optional<Check> named(JobFile file, String name) {
-    return file.everyCheck()
+    return file.checks().stream()
         .filter(c -> c.id().equalsIgnoreCase(name) || c.title().equalsIgnoreCase(name))
         .findFirst();
   }
 
   private static Optional<Check> next(JobFile file, String unit, Set<String> taken) {
-    return file.checks().stream()
-        .filter(c -> !taken.contains(c.id()))
+    return file.proof().stream()
+        .filter(c -> c.measure().words().isEmpty() && !taken.contains(c.id()))
         .filter(c -> unit.isEmpty() || reads(c, unit))
         .findFirst();
   }

@@ -1,7 +1,8 @@
 package org.jexel.app.bench;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -44,12 +45,9 @@ class MeterController {
     JobFile file = files.open(ref, person);
     List<String> ids = Arrays.asList(checks.split(","));
     ids.stream().flatMap(id -> file.check(id).stream()).forEach(c -> bench.meter(file, c));
-    if (!back.equals("finder")) {
-      return "redirect:/jobs/{ref}/bench?card=" + file.check(ids.get(0)).map(Check::id).orElse("");
-    }
-    String start = file.check(ids.get(0)).map(Check::round).orElse("");
-    return "redirect:/jobs/{ref}/bench?card=finder&start="
-        + UriUtils.encodeQueryParam(start, StandardCharsets.UTF_8);
+    String round = file.check(ids.get(0)).map(Check::round).orElse("");
+    String card = back.equals("finder") ? "finder&start=" : "";
+    return "redirect:/jobs/{ref}/bench?card=" + card + UriUtils.encode(round, UTF_8);
   }
 
   /** Shows how the rows of a logging meter's file fit; asked to, records those that do. */
@@ -63,7 +61,7 @@ class MeterController {
       throws IOException {
     JobFile job = files.open(ref, person);
     boolean posted = file != null && !file.isEmpty();
-    String text = posted ? new String(file.getBytes(), StandardCharsets.UTF_8) : csv;
+    String text = posted ? new String(file.getBytes(), UTF_8) : csv;
     LogRows rows = LogRows.of(job, text);
     if (!posted && !requestKey.isBlank()) {
       int kept = bench.record(job, rows, requestKey);

@@ -178,13 +178,14 @@ class DemoJobs {
     return ref;
   }
 
-  /** What somebody sees on one round of a rig with hidden faults. */
-  private void round(String ref, String round, String hidden, String key, Person person) {
+  /** What somebody sees, hears and feels on the rounds that begin so, with what is hidden. */
+  private void round(String ref, String begins, String hidden, String key, Person person) {
     JobFile file = files.open(ref, person);
     List<Fault> faults = Fault.parse(hidden);
     Map<Setup, Readout> solved = new HashMap<>();
-    for (Check check : file.further()) {
-      if (check.round().equals(round)) {
+    for (Check check : file.checks()) {
+      boolean walked = check.round().equals(begins) || check.round().startsWith(begins + ".");
+      if (walked && !check.measure().words().isEmpty()) {
         double seen =
             check
                 .probing()
@@ -193,7 +194,7 @@ class DemoJobs {
                         solved.computeIfAbsent(
                             setup, s -> s.solve(file.rig(), file.harness(), faults)));
         bench.record(
-            files.open(ref, person),
+            file,
             check,
             check.measure().words().get((int) Math.round(seen)),
             0,

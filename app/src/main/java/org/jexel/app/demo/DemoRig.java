@@ -15,7 +15,7 @@ import java.util.Map;
  * @param settle whether the advised gain is taken at the end
  * @param wantedLamps slots of lamps still to be fitted
  * @param hidden faults that nobody knows of yet; empty for a sound rig
- * @param rounds what somebody saw of them
+ * @param rounds that somebody walked: one round, or all that begin so
  */
 record DemoRig(
     Map<String, String> start,

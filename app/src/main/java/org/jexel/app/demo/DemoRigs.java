@@ -6,6 +6,9 @@ import java.util.Map;
 
 /** The six rigs of the valley. Everything here is made up. */
 final class DemoRigs {
+  /** Lamps by eye, magnets by ear, wheels by hand. */
+  private static final List<String> EVERY_ROUND = List.of("look", "hums", "turns");
+
   private DemoRigs() {}
 
   static List<DemoRig> all() {
@@ -219,6 +222,10 @@ final class DemoRigs {
             new DemoRig.Read("socket.left", 0.4),
             new DemoRig.Read("socket.right", -0.1),
             new DemoRig.Read("socket.reverse", 0.2),
+            new DemoRig.Read("loaded.tail", 0.2),
+            new DemoRig.Read("loaded.left", -0.3),
+            new DemoRig.Read("loaded.right", 0.35),
+            new DemoRig.Read("loaded.return", 0.25),
             new DemoRig.Read("brake.resistance", 0.3),
             new DemoRig.Read("brake.volts", -0.3),
             new DemoRig.Read("brake.amps", -0.2)),
@@ -227,7 +234,9 @@ final class DemoRigs {
             new DemoRig.Made(7.5, "LOCKED", 21.3),
             new DemoRig.Made(6.0, "FIRM", 23.8)),
         false,
-        List.of());
+        List.of(),
+        "",
+        EVERY_ROUND);
   }
 
   /** Bench under way: electric over hydraulic, three axles. */
@@ -428,6 +437,10 @@ final class DemoRigs {
             new DemoRig.Read("socket.left", -0.2),
             new DemoRig.Read("socket.right", 0.2),
             new DemoRig.Read("socket.reverse", -0.5),
+            new DemoRig.Read("loaded.tail", -0.25),
+            new DemoRig.Read("loaded.left", 0.15),
+            new DemoRig.Read("loaded.right", -0.1),
+            new DemoRig.Read("loaded.return", 0.3),
             new DemoRig.Read("brake.resistance", -0.2),
             new DemoRig.Read("brake.volts", 0.1),
             new DemoRig.Read("brake.amps", 0.3)),
@@ -437,6 +450,8 @@ final class DemoRigs {
             new DemoRig.Made(6.0, "VERGE", 24.4),
             new DemoRig.Made(6.0, "FIRM", 24.9)),
         true,
-        List.of());
+        List.of(),
+        "",
+        EVERY_ROUND);
   }
 }

@@ -3,14 +3,12 @@ package org.jexel.app.drawing;
 import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Station;
 import org.jexel.app.road.TestStop;
 import org.jexel.core.braking.Stop;
-import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Measure;
@@ -50,7 +48,7 @@ final class TowlineLayers {
       case HARNESS -> harness();
       case CAB -> new CabLayer(file, at, svg, drawing, marks).paint();
       case BENCH -> {
-        bench();
+        new BenchLayer(file, at, svg, drawing, marks).paint(card);
         new LitLayer(file, at, svg, marks).paint(card);
       }
       case BREAKAWAY -> breakaway();
@@ -138,42 +136,6 @@ final class TowlineLayers {
 
   private String code(PinFunction function) {
     return file.rig().convention().colour(function).map(WireColour::code).orElse("–");
-  }
-
-  private void bench() {
-    double[] battery = drawing.battery();
-    double middleAxle = sheet.si(RigField.AXLE_CENTRE);
-    Map<Check.Group, double[]> points = new LinkedHashMap<>();
-    points.put(Check.Group.SUPPLY, new double[] {at.x(battery[0]), at.y(battery[1])});
-    points.put(Check.Group.SOCKET, new double[] {at.x(-0.35), at.y(-0.35)});
-    points.put(
-        Check.Group.TRAILER,
-        new double[] {at.x(sheet.si(RigField.DRAWBAR_LENGTH) * 0.55), at.y(0.05)});
-    points.put(Check.Group.BRAKES, new double[] {at.x(middleAxle), at.y(0)});
-    points.forEach(
-        (group, point) -> {
-          List<Check> checks = file.checks().stream().filter(c -> c.group() == group).toList();
-          if (checks.isEmpty()) {
-            return;
-          }
-          List<Verdict> verdicts = checks.stream().map(file::verdict).toList();
-          long read = verdicts.stream().filter(v -> v != Verdict.NOT_YET).count();
-          Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
-          Verdict shown = read < checks.size() && worst != Verdict.FAILS ? Verdict.NOT_YET : worst;
-          String anchor =
-              switch (group) {
-                case SOCKET -> "end";
-                case TRAILER -> "start";
-                default -> "middle";
-              };
-          marks.point(
-              point,
-              "/jobs/%s/bench?card=%s".formatted(file.job().ref(), checks.get(0).id()),
-              anchor,
-              group.label(),
-              "%d of %d, %s".formatted(read, checks.size(), shown.label()),
-              shown);
-        });
   }
 
   private void breakaway() {
@@ -286,12 +248,12 @@ final class TowlineLayers {
                   "middle",
                   INK);
             });
-    long readings = file.newestReadings().size();
+    List<Round> proof = Round.of(file.proof());
+    long read = proof.stream().filter(r -> file.verdict(r) != Verdict.NOT_YET).count();
     label(
         at.x(sheet.si(RigField.AXLE_CENTRE)),
         222,
-        "%d of %d checks read · %d stops"
-            .formatted(readings, file.checks().size(), file.stops().size()),
+        "%d of %d checks read · %d stops".formatted(read, proof.size(), file.stops().size()),
         "middle",
         INK);
   }

@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
+import org.jexel.app.bench.RoundView;
 import org.jexel.app.drawing.Shapes;
 import org.jexel.app.drawing.Towline;
 import org.jexel.app.exchange.Pdf;
@@ -16,7 +18,10 @@ import org.jexel.app.job.StationPages;
 import org.jexel.app.road.TestStop;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Stop;
-import org.jexel.core.check.Check;
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Round;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -56,8 +61,40 @@ class HandoverController {
     this.clock = clock;
   }
 
-  /** A check with its newest verdict, for the report. */
-  record CheckRow(Check check, String reading, String who, Verdict verdict) {}
+  /** A figure, or a walk round in one state, with its newest verdict, for the report. */
+  record CheckRow(String title, String reading, String expected, String who, Verdict verdict) {
+    private static CheckRow of(JobFile file, RoundView round) {
+      Band band = round.first().check().band();
+      Measure measure = round.first().check().measure();
+      String expected =
+          round.round().words()
+              ? "as computed"
+              : measure.number(band.low(), file.units())
+                  + " – "
+                  + measure.text(band.high(), file.units());
+      String read = round.read(file.units());
+      return new CheckRow(
+          round.round().title(),
+          read.isEmpty() ? "not read" : round.round().words() ? words(round, file.units()) : read,
+          expected,
+          round.chain().stream().findFirst().map(l -> l.reading().person().name()).orElse(""),
+          round.verdict());
+    }
+
+    /** What did not look or sound as computed; a lamp that does needs no line. */
+    private static String words(RoundView round, UnitSystem units) {
+      List<String> other =
+          round.checks().stream()
+              .filter(view -> view.verdict() == Verdict.FAILS)
+              .map(
+                  v ->
+                      v.check().title()
+                          + ": "
+                          + v.check().measure().text(v.newest().value(), units))
+              .toList();
+      return other.isEmpty() ? "as computed" : String.join("; ", other);
+    }
+  }
 
   /** A stop with what it tells. */
   record StopRow(TestStop stop, Stop told) {}
@@ -89,18 +126,8 @@ class HandoverController {
     Map<String, Object> model = new HashMap<>();
     model.put(
         "checkRows",
-        file.checks().stream()
-            .map(
-                check -> {
-                  var reading = file.newestReadings().get(check.id());
-                  return new CheckRow(
-                      check,
-                      reading == null
-                          ? "not read"
-                          : check.measure().text(reading.value(), file.units()),
-                      reading == null ? "" : reading.person().name(),
-                      file.verdict(check));
-                })
+        Round.of(Stream.concat(file.proof().stream(), file.readBeyond().stream()).toList()).stream()
+            .map(round -> CheckRow.of(file, RoundView.of(file, round)))
             .toList());
     model.put("stopRows", file.stops().stream().map(s -> new StopRow(s, s.analysed())).toList());
     model.put("setting", file.setting().orElse(null));

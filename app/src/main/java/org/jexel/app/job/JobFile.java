@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jexel.app.bench.Reading;
 import org.jexel.app.cab.CabFound;
 import org.jexel.app.cab.CabNote;
@@ -28,6 +27,7 @@ import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.check.SideBySide;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
@@ -267,8 +267,8 @@ public final class JobFile {
 
   /** Ticked by somebody, or done by its nature: the bench's readings tick the bench's steps. */
   public boolean done(Step step) {
-    boolean read = checks().stream().noneMatch(c -> verdict(c) == Verdict.NOT_YET);
-    boolean holds = read && checks().stream().noneMatch(c -> verdict(c) == Verdict.FAILS);
+    boolean read = proof().stream().noneMatch(c -> verdict(c) == Verdict.NOT_YET);
+    boolean holds = read && proof().stream().noneMatch(c -> verdict(c) == Verdict.FAILS);
     return switch (step.id()) {
       case "test.bench" -> read;
       case "repair.find" -> !readings.isEmpty();
@@ -311,22 +311,21 @@ public final class JobFile {
     return BreakawayLoad.of(rig, harness());
   }
 
+  /** Every check of this rig, in working order. */
   public List<Check> checks() {
     return once("checks", () -> plans.checks(rig, job.workshop().stock(), supply()));
   }
 
-  /** Checks beyond the sheet, for whoever looks for a fault. */
-  public List<Check> further() {
-    return once("further", () -> plans.further(rig, job.workshop().stock(), supply()));
+  /** The checks that the rig is not proved without. */
+  public List<Check> proof() {
+    return once("proof", () -> checks().stream().filter(Check::proves).toList());
   }
 
-  /** Checks beyond the sheet that somebody read. */
+  /** Checks that were read although the rig is proved without them. */
   public List<Check> readBeyond() {
-    Set<String> onTheSheet = checks().stream().map(Check::id).collect(Collectors.toSet());
-    if (onTheSheet.containsAll(newestReadings().keySet())) {
-      return List.of();
-    }
-    return further().stream().filter(c -> newestReadings().containsKey(c.id())).toList();
+    return checks().stream()
+        .filter(c -> !c.proves() && newestReadings().containsKey(c.id()))
+        .toList();
   }
 
   /** Battery volts as read at the bench; every later check starts from it. */
@@ -335,18 +334,8 @@ public final class JobFile {
     return supply == null ? OptionalDouble.empty() : OptionalDouble.of(supply.value());
   }
 
-  /** A check of the sheet or beyond it. */
   public Optional<Check> check(String id) {
-    return find(checks(), id).or(() -> find(further(), id));
-  }
-
-  /** Every check of this rig, those of the sheet first. */
-  public Stream<Check> everyCheck() {
-    return Stream.concat(checks().stream(), further().stream());
-  }
-
-  private static Optional<Check> find(List<Check> checks, String id) {
-    return checks.stream().filter(check -> check.id().equals(id)).findFirst();
+    return checks().stream().filter(check -> check.id().equals(id)).findFirst();
   }
 
   /** What explains the newest readings, and what to read next. */
@@ -381,6 +370,11 @@ public final class JobFile {
             .and(sides(check).map(SideBySide::verdict).orElse(Verdict.NOT_YET));
   }
 
+  /** How a round stands: as the worst of it, but not yet while something in it is unread. */
+  public Verdict verdict(Round round) {
+    return Verdict.ofAll(round.checks().stream().map(this::verdict).toList());
+  }
+
   /** The other side's reading against this one; empty where there is none. */
   public Optional<SideBySide> sides(Check check) {
     Map<String, Double> read =
@@ -398,8 +392,7 @@ public final class JobFile {
     return once(
         "gate",
         () ->
-            Gate.of(
-                checks(), checks().stream().collect(Collectors.toMap(Check::id, this::verdict))));
+            Gate.of(proof(), proof().stream().collect(Collectors.toMap(Check::id, this::verdict))));
   }
 
   public GainScale scale() {

@@ -8,4 +8,14 @@ package org.jexel.app.job;
  * @param text what to do
  * @param waitsFor what it waits for; empty if it can be done now
  */
-public record NextAct(Station station, String card, String text, String waitsFor) {}
+public record NextAct(Station station, String card, String text, String waitsFor) {
+  /** Where its card stands on the page. */
+  public String anchor() {
+    return anchor(card);
+  }
+
+  /** Where a card stands on its page. */
+  public static String anchor(String card) {
+    return "card-" + card.replaceAll("[.+]", "-");
+  }
+}

@@ -2,13 +2,11 @@ package org.jexel.app.job;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
-import org.jexel.core.check.FurtherChecks;
 import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
@@ -38,9 +36,6 @@ class Plans {
   private final Cache<Checked, List<Check>> checks =
       Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-  private final Cache<Checked, List<Check>> further =
-      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
-
   /** Each holds the factored networks of a score of states: some megabytes. */
   private final Cache<Checked, Predictions> predictions =
       Caffeine.newBuilder().maximumSize(PREDICTED).build();
@@ -55,25 +50,17 @@ class Plans {
         key -> CheckSheet.of(rig, harness(rig, stock), supply));
   }
 
-  List<Check> further(Rig rig, List<WireSize> stock, OptionalDouble supply) {
-    return further.get(
-        new Checked(wired(rig, stock), supply),
-        key -> FurtherChecks.of(rig, harness(rig, stock), supply));
-  }
-
   /** What every fault of this rig would make every check read. */
   Predictions predictions(Rig rig, List<WireSize> stock, OptionalDouble supply) {
     return predictions.get(
         new Checked(wired(rig, stock), supply),
         key -> {
-          List<Check> all = new ArrayList<>(checks(rig, stock, supply));
-          all.addAll(further(rig, stock, supply));
           FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
           Rig read =
               supply.isPresent()
                   ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble()))
                   : rig;
-          return Predictions.of(read, harness(rig, stock), all);
+          return Predictions.of(read, harness(rig, stock), checks(rig, stock, supply));
         });
   }
 

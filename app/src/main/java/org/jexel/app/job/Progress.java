@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
+import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.harness.Circuit;
 import org.jexel.core.harness.Step;
 import org.jexel.core.quantity.Measure;
@@ -97,13 +99,11 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
       return StationState.NOT_YET;
     }
     List<Verdict> verdicts =
-        Stream.concat(file.checks().stream(), file.readBeyond().stream())
+        Stream.concat(file.proof().stream(), file.readBeyond().stream())
             .map(file::verdict)
             .toList();
-    Verdict worst = verdicts.stream().reduce(Verdict.NOT_YET, Verdict::and);
-    return worst != Verdict.FAILS && verdicts.contains(Verdict.NOT_YET)
-        ? StationState.UNDER_WAY
-        : of(worst);
+    Verdict whole = Verdict.ofAll(verdicts);
+    return whole == Verdict.NOT_YET ? StationState.UNDER_WAY : of(whole);
   }
 
   private static StationState breakaway(JobFile file) {
@@ -190,15 +190,9 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
         return new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "");
       }
     }
-    for (Check check : file.checks()) {
-      Verdict verdict = file.verdict(check);
-      if (verdict == Verdict.FAILS) {
-        return new NextAct(
-            Station.BENCH, check.id(), "Mend and read again: " + check.title(), "the repair");
-      }
-      if (verdict == Verdict.NOT_YET) {
-        return new NextAct(Station.BENCH, check.id(), "Read: " + check.title(), "");
-      }
+    Optional<NextAct> reading = atTheBench(file);
+    if (reading.isPresent()) {
+      return reading.get();
     }
     if (step.isPresent()) {
       return act(step.get());
@@ -218,6 +212,36 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
       return onTheRoad(file);
     }
     return new NextAct(Station.HANDOVER, "report", "Print the report and hand over", "");
+  }
+
+  /** The first check of the proof that fails; while none does, the first still to be read. */
+  private static Optional<NextAct> atTheBench(JobFile file) {
+    List<Check> proof = file.job().alone() ? Alone.order(file.proof()) : file.proof();
+    List<Round> rounds = Round.of(proof);
+    for (Round round : rounds) {
+      for (Check check : round.checks()) {
+        if (file.verdict(check) == Verdict.FAILS) {
+          return Optional.of(failed(round, check));
+        }
+      }
+    }
+    return rounds.stream()
+        .filter(round -> file.verdict(round) == Verdict.NOT_YET)
+        .findFirst()
+        .map(Progress::unread);
+  }
+
+  private static NextAct unread(Round round) {
+    String text = round.words() ? round.title() : "Read: " + round.title();
+    return new NextAct(Station.BENCH, round.id(), text, "");
+  }
+
+  /** A figure says itself where it hangs; what the eye sees may have many causes. */
+  private static NextAct failed(Round round, Check check) {
+    return round.words()
+        ? new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "")
+        : new NextAct(
+            Station.BENCH, round.id(), "Mend and read again: " + check.title(), "the repair");
   }
 
   private static boolean beforeTheBench(Step step) {

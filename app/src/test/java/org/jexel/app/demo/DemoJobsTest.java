@@ -74,7 +74,7 @@ class DemoJobsTest {
     Person person = people.findBySignIn("viewer").orElseThrow();
     JobFile file = files.open("J1003", person);
     assertThat(
-            file.checks().stream()
+            file.proof().stream()
                 .filter(
                     c ->
                         !String.format(Locale.ROOT, "%.2f", c.band().expected())

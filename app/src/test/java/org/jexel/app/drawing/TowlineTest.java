@@ -124,10 +124,30 @@ class TowlineTest {
     assertThat(Towline.draw(file, Station.RIG, "")).contains("tongue ", "axles ");
     assertThat(Towline.draw(file, Station.HARNESS, "")).contains("BU brake", "nearest its limit");
     assertThat(Towline.draw(file, Station.CAB, "")).contains("breaker 20 A");
-    assertThat(Towline.draw(file, Station.BENCH, "")).contains("5 of 5, holds");
+    assertThat(Towline.draw(file, Station.BENCH, "")).contains("9 of 9, holds");
     assertThat(Towline.draw(file, Station.BREAKAWAY, "")).contains("chains dashed");
     assertThat(Towline.draw(file, Station.ROAD, "")).contains("last stop: gain 6");
-    assertThat(Towline.draw(file, Station.HANDOVER, "")).contains("9 of 9 checks read");
+    assertThat(Towline.draw(file, Station.HANDOVER, "")).contains("21 of 21 checks read");
+  }
+
+  /** One lead on the pin or terminal that each is told to go to; none where words are said. */
+  @Test
+  void theLeadsOfTheOpenCheckAreOnTheTowline() throws Exception {
+    JobFile file = files.open("J1003", person);
+    assertThat(probes(file, "supply.battery")).hasSize(2);
+    assertThat(probes(file, "look.tail.lamp_tail_rear_left")).isEmpty();
+    assertThat(probes(file, "magnet.amps.magnet_axle1_left")).hasSize(1);
+    List<Double> run = probes(file, "continuity.lamp_tail_rear_left");
+    assertThat(run).hasSize(2);
+    assertThat(Math.abs(run.get(0) - run.get(1))).isGreaterThan(100);
+  }
+
+  /** Where along the Towline the leads are, to the nearest lead's width, px. */
+  private static List<Double> probes(JobFile file, String check) throws Exception {
+    return all(parse(Towline.draw(file, Station.BENCH, check)), "circle").stream()
+        .filter(e -> e.getAttribute("class").equals("probe"))
+        .map(e -> 20.0 * Math.round(Double.parseDouble(e.getAttribute("cx")) / 20))
+        .toList();
   }
 
   @Test

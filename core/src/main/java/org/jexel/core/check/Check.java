@@ -46,20 +46,29 @@ public record Check(
 
   /** Headings of the sheet, in the order that isolates faults soonest. */
   public enum Group {
-    SUPPLY("Supply"),
-    SOCKET("Vehicle's socket, no load"),
-    TRAILER("Trailer alone"),
-    BRAKES("Brakes under load"),
-    LOADED("At the connector, plug in"),
-    BENCH("Trailer alone on a bench supply"),
-    SEEN("Seen and heard"),
-    BOX("At the junction box"),
-    AT_THE_LAMP("Under the trailer");
+    SUPPLY("Supply", true),
+    SOCKET("Vehicle's socket, no load", true),
+    LOADED("At the connector, plug in", true),
+    BENCH("Trailer alone on a bench supply", false),
+    BOX("At the junction box", false),
+    CONTINUITY("Continuity and returns, plug out", false),
+    TRAILER("Brake circuit, plug out", true),
+    MAGNETS("Each magnet by itself", false),
+    BRAKES("Brakes under load", true),
+    AT_THE_LAMP("At each lamp and magnet", false),
+    SEEN("Seen, heard and felt", true);
 
     private final String label;
+    private final boolean proves;
 
-    Group(String label) {
+    Group(String label, boolean proves) {
       this.label = label;
+      this.proves = proves;
+    }
+
+    /** Whether a rig is proved by it; the others look closer where something is wrong. */
+    public boolean proves() {
+      return proves;
     }
 
     public String label() {
@@ -85,21 +94,27 @@ public record Check(
     return measure.words().isEmpty() ? id : id.substring(0, id.lastIndexOf('.'));
   }
 
+  /** Whether the rig is not proved without it. */
+  public boolean proves() {
+    return group.proves();
+  }
+
   /** How the connector looks from where one stands; empty where none is in front of one. */
   public Optional<Face.View> face() {
     return switch (group) {
       case SOCKET -> Optional.of(Face.View.SOCKET_FACE);
-      case TRAILER, BENCH -> Optional.of(Face.View.PLUG_FACE);
+      case TRAILER, BENCH, CONTINUITY -> Optional.of(Face.View.PLUG_FACE);
       case BRAKES, LOADED ->
           // A clamp is on the conductor, not on a pin.
           measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
-      case SUPPLY, SEEN, BOX, AT_THE_LAMP -> Optional.empty();
+      case SUPPLY, SEEN, BOX, AT_THE_LAMP, MAGNETS -> Optional.empty();
     };
   }
 
   /** The pin under the black lead; empty where it is taken elsewhere, or no lead at all. */
   public Optional<PinFunction> blackPin() {
-    boolean elsewhere = function == PinFunction.EARTH || black.equals("–");
+    boolean elsewhere =
+        function == PinFunction.EARTH || group == Group.CONTINUITY || black.equals("–");
     return face().isEmpty() || elsewhere ? Optional.empty() : Optional.of(PinFunction.EARTH);
   }
 

@@ -3,6 +3,7 @@ package org.jexel.core.check;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -26,6 +27,9 @@ final class CheckMaker {
   /** How a figure of the whole network comes about. */
   static final String SOLVED = "U = E − Σ R·I on the way, solved for the whole network";
 
+  /** A part that carries less than a tenth of the meter's current is not on the way. */
+  private static final double ON_THE_WAY = 0.01;
+
   private final Rig rig;
   private final Harness harness;
   private final Map<Setup, RigNetwork> networks = new HashMap<>();
@@ -36,7 +40,11 @@ final class CheckMaker {
     this.harness = harness;
   }
 
-  /** What a check says, but for its value; the fields are those of {@link Check}. */
+  /**
+   * What a check says, but for its value; the fields are those of {@link Check}.
+   *
+   * @param formula how the value comes about; empty where it is the sum of what is on the way
+   */
   record Words(
       String id,
       String title,
@@ -62,11 +70,13 @@ final class CheckMaker {
         solutions.computeIfAbsent(probing.setup(), setup -> network(setup).network().solve());
     Measure measure = probing.measure();
     double read = probing.read(solution);
-    double expected = measure.words().isEmpty() ? read : Math.round(read);
+    boolean figure = measure.words().isEmpty();
+    double expected = figure ? read : Math.round(read);
+    ToDoubleFunction<Tolerance> slope = figure ? slope(probing, network, solution) : part -> 0;
     Spread spread =
-        measure.words().isEmpty()
-            ? Spread.of(network, expected, slope(probing, network, solution), measure)
-            : new Spread(new Band(expected, expected, expected), List.of());
+        figure
+            ? Spread.of(network, expected, slope, measure)
+            : new Spread(Band.ofWords(read, measure.words().size()), List.of());
     return new Check(
         words.id(),
         words.title(),
@@ -79,7 +89,9 @@ final class CheckMaker {
         measure,
         spread.band(),
         words.why(),
-        new Sum(words.title(), words.formula(), terms(network, expected), expected, measure),
+        words.formula().isEmpty()
+            ? onTheWay(words.title(), network, slope, expected)
+            : new Sum(words.title(), words.formula(), terms(network), expected, measure),
         spread.influences(),
         words.minutes(),
         probing);
@@ -113,8 +125,30 @@ final class CheckMaker {
         amps.to(part.element()) + (part.element().equals(probing.red()) ? own / part.nominal() : 0);
   }
 
+  /**
+   * Ohms between two leads: R = Σ i²·r, i what each part carries of one ampere (Tellegen's
+   * theorem), and i² is the slope of R with r.
+   */
+  private static Sum onTheWay(
+      String title, RigNetwork network, ToDoubleFunction<Tolerance> slope, double expected) {
+    List<Term> terms = new ArrayList<>();
+    List<String> parts = new ArrayList<>();
+    for (Tolerance part : network.tolerances()) {
+      double share = slope.applyAsDouble(part);
+      boolean ohms = part.measure() == Measure.OHMS || part.measure() == Measure.MILLIOHMS;
+      if (ohms && share > ON_THE_WAY) {
+        Term term = term("r_" + (terms.size() + 1), part);
+        terms.add(term);
+        boolean whole = share > 1 - ON_THE_WAY;
+        parts.add(
+            whole ? term.symbol() : String.format(Locale.ROOT, "%.2f·", share) + term.symbol());
+      }
+    }
+    return new Sum(title, "R = " + String.join(" + ", parts), terms, expected, Measure.OHMS);
+  }
+
   /** The parts of the sum: the supply, the controller, the loads, and the copper as one figure. */
-  private static List<Term> terms(RigNetwork network, double expected) {
+  private static List<Term> terms(RigNetwork network) {
     List<Term> terms = new ArrayList<>();
     double copper = 0;
     Map<Double, Integer> magnets = new TreeMap<>();

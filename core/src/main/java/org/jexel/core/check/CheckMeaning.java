@@ -13,6 +13,9 @@ final class CheckMeaning {
 
   static String of(Check check, boolean low, double reading) {
     boolean dead = Math.abs(reading) < DEAD * Math.abs(check.band().expected());
+    if (NoFigure.of(check.measure(), reading).equals(Optional.of(NoFigure.LIVE))) {
+      return "The circuit is live with the plug out: something on the trailer feeds it, such as a breakaway switch without its pin. Ohms mean nothing until that is found.";
+    }
     return switch (check.group()) {
       case LOADED, BOX, AT_THE_LAMP ->
           dead
@@ -20,6 +23,16 @@ final class CheckMeaning {
               : low
                   ? "Volts are lost before this point, or in its return."
                   : "More than computed: the load behind this point is missing.";
+      case CONTINUITY ->
+          NoFigure.of(check.measure(), reading).isPresent()
+              ? "Open: this run is broken between the pin and the terminal, or goes to another pin."
+              : "Too many ohms for a run of copper: a poor joint on the way, or a break with a way round it.";
+      case MAGNETS ->
+          low
+              ? "Shorted turns: it takes current and hardly pulls. Replace it."
+              : NoFigure.of(check.measure(), reading).isPresent()
+                  ? "Open: its coil or a lead is broken. Replace it."
+                  : "Too many ohms: not the magnet of this plate, or a lead broken but for a strand.";
       case BENCH ->
           dead
               ? "The trailer draws nothing from this pin: feed or return is open in the trailer."
@@ -38,13 +51,11 @@ final class CheckMeaning {
                   ? "Volts are lost on the way: a poor joint in the feed or the earth."
                   : "More than the battery gives here. Is the engine running, or is the earth pin taken elsewhere?";
       case TRAILER ->
-          NoFigure.of(check.measure(), reading).equals(Optional.of(NoFigure.LIVE))
-              ? "The circuit is live with the plug out: something on the trailer feeds it, such as a breakaway switch without its pin. Ohms mean nothing until that is found."
-              : low
-                  ? "Too little resistance: a magnet is shorted, or a wire is chafed to the frame."
-                  : reading > 10 * check.band().expected()
-                      ? "Open: a broken conductor, an open return, or all magnets off."
-                      : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
+          low
+              ? "Too little resistance: a magnet is shorted, or a wire is chafed to the frame."
+              : reading > 10 * check.band().expected()
+                  ? "Open: a broken conductor, an open return, or all magnets off."
+                  : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
       case BRAKES ->
           check.function() == PinFunction.BRAKE && dead
               ? "Nothing at the brake pin. Look at the controller's output, its breaker and its stop signal."

@@ -4,6 +4,7 @@ import static org.jexel.core.harness.Harness.BATTERY_MINUS;
 import static org.jexel.core.harness.Harness.BATTERY_PLUS;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.jexel.core.connector.Pin;
@@ -18,7 +19,9 @@ import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
 /**
- * The checks for one rig, each with the reading that a healthy rig would give.
+ * The checks for one rig, each with the reading that a healthy rig would give, in the order that
+ * isolates faults soonest. Those that {@link Check#proves() prove} the rig are what everybody
+ * takes; the others look closer, for whoever looks for a fault or wants every joint on paper.
  *
  * <p>The expected value is solved from the network, its band is its {@link Spread}.
  */
@@ -61,6 +64,10 @@ public final class CheckSheet {
       sheet.brakeVolts();
       sheet.brakeAmps();
     }
+    sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
+    sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
+    sheet.checks.addAll(SenseChecks.of(harness, sheet.maker));
+    sheet.checks.sort(Comparator.comparing(Check::group));
     return List.copyOf(sheet.checks);
   }
 

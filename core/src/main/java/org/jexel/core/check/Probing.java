@@ -1,6 +1,7 @@
 package org.jexel.core.check;
 
 import java.util.function.Function;
+import org.jexel.core.harness.Load;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.Readout;
 import org.jexel.core.network.StateWord;
@@ -24,6 +25,9 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
   /** A magnet that draws so much pulls hard enough to be felt or heard, A. */
   private static final double PULLS = 0.8;
 
+  /** Through the signal input of an actuator that answers: a volt across 10 kΩ, A. */
+  private static final double SIGNAL = 1e-4;
+
   /**
    * The reading that this network gives, SI; for words their place in the measure's list, in
    * between where the eye might say either.
@@ -35,7 +39,7 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       case OHMS ->
           Math.min(OPEN, Math.abs(ofPart() ? network.ohms(red) : network.ohms(red, black)));
       case GLOW -> Lit.scale(network.brightness(red));
-      case TURNING, HUMMING -> Math.abs(network.amps(red)) > PULLS ? 1 : 0;
+      case TURNING, HUMMING -> works(network) ? 1 : 0;
       default -> throw new IllegalStateException(measure.name());
     };
   }
@@ -49,6 +53,19 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
     return measure == Measure.OHMS && !ofPart() && live(rig.apply(Setup.rig(StateWord.UNPLUGGED)))
         ? NoFigure.LIVE.si()
         : read(rig.apply(setup));
+  }
+
+  /**
+   * Whether the brake answers. An actuator takes its own supply for the pump, and holds the wheels
+   * for as long as there is a signal; a breakaway switch gives it both.
+   */
+  private boolean works(Readout network) {
+    if (!red.equals(Load.ACTUATOR)) {
+      return Math.abs(network.amps(red)) > PULLS;
+    }
+    boolean signal = Math.abs(network.amps(red)) > SIGNAL;
+    boolean fed = Math.abs(network.amps(Load.ACTUATOR_SUPPLY)) > PULLS;
+    return signal && (fed || measure == Measure.TURNING);
   }
 
   private boolean ofPart() {

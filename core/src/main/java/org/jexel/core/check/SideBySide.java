@@ -45,7 +45,9 @@ public record SideBySide(Verdict verdict, String words) {
       Check check, Function<String, Optional<Check>> checks, Map<String, Double> read) {
     Matcher sided = SIDED.matcher(check.id());
     boolean compared =
-        check.measure() == Measure.AMPS || check.id().startsWith(FurtherChecks.MAGNET_VOLTS);
+        check.measure() == Measure.AMPS
+            || check.id().startsWith(LoadedChecks.MAGNET_VOLTS)
+            || check.id().startsWith(TrailerAlone.MAGNET_OHMS);
     if (!compared || !sided.matches() || !read.containsKey(check.id())) {
       return Optional.empty();
     }
@@ -85,7 +87,7 @@ public record SideBySide(Verdict verdict, String words) {
     return Optional.of(new SideBySide(verdict, verdict == Verdict.HOLDS ? told : told + where));
   }
 
-  /** Volts over amperes of the two magnets of an axle. */
+  /** The two magnets of an axle, each off its leads or by volts over amperes. */
   private static Optional<SideBySide> resistances(
       String id, String other, String way, Map<String, Double> read) {
     Optional<Double> here = ohms(id, read);
@@ -98,8 +100,11 @@ public record SideBySide(Verdict verdict, String words) {
     return Optional.of(
         new SideBySide(
             judge(apart, allowed),
-            "Volts over amperes: this magnet %s, the %s one %s; sound ones lie within %s."
+            "%s this magnet %s, the %s one %s; sound ones lie within %s."
                 .formatted(
+                    id.startsWith(TrailerAlone.MAGNET_OHMS)
+                        ? "Side by side:"
+                        : "Volts over amperes:",
                     Measure.OHMS.text(here.get(), UnitSystem.METRIC),
                     way,
                     Measure.OHMS.text(there.get(), UnitSystem.METRIC),
@@ -107,9 +112,12 @@ public record SideBySide(Verdict verdict, String words) {
   }
 
   private static Optional<Double> ohms(String id, Map<String, Double> read) {
+    if (id.startsWith(TrailerAlone.MAGNET_OHMS)) {
+      return Optional.ofNullable(read.get(id));
+    }
     String magnet = id.substring(id.lastIndexOf('.') + 1);
-    Double volts = read.get(FurtherChecks.MAGNET_VOLTS + magnet);
-    Double amps = read.get(FurtherChecks.MAGNET_AMPS + magnet);
+    Double volts = read.get(LoadedChecks.MAGNET_VOLTS + magnet);
+    Double amps = read.get(LoadedChecks.MAGNET_AMPS + magnet);
     return volts == null || amps == null || Math.abs(amps) < CARRIES
         ? Optional.empty()
         : Optional.of(Math.abs(volts / amps));

@@ -67,6 +67,10 @@ public final class SimulatedMeter {
       return value;
     }
     double shown = value + noise.nextGaussian() * Meter.error(value, measure) / 2;
+    if (measure == Measure.OHMS) {
+      // A meter has no ohms below nothing.
+      shown = Math.max(0, shown);
+    }
     double digit = Meter.digit(value, measure);
     return Math.round(shown / digit) * digit;
   }

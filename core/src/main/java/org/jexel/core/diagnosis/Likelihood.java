@@ -1,5 +1,6 @@
 package org.jexel.core.diagnosis;
 
+import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Measure;
 
@@ -19,9 +20,6 @@ final class Likelihood {
 
   /** Where eyes draw the border between two words, in steps of the scale. */
   private static final double EYE = 0.2;
-
-  /** So near to a word's place it may well be said. */
-  private static final double SAYABLE = 0.8;
 
   /** The neighbouring word speaks against a hypothesis; one alone may be a slip. */
   private static final double NEXT_WORD = 3;
@@ -76,7 +74,7 @@ final class Likelihood {
   static double off(Check check, double mean, double deviation, double seen) {
     if (!check.measure().words().isEmpty()) {
       double apart = Math.abs(mean - seen);
-      return apart < SAYABLE ? 0 : apart < 1 + SAYABLE ? NEXT_WORD : FAR_WORD;
+      return apart < Band.SAYABLE ? 0 : apart < 1 + Band.SAYABLE ? NEXT_WORD : FAR_WORD;
     }
     return Math.abs(seen - mean) / deviation;
   }

@@ -247,7 +247,7 @@ public final class HarnessPlanner {
     crossing(PinFunction.BRAKE, "fused_brake");
     if (rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC) {
       load(
-          "actuator",
+          Load.ACTUATOR,
           "Actuator signal",
           PinFunction.BRAKE,
           ACTUATOR_OHMS,
@@ -292,7 +292,7 @@ public final class HarnessPlanner {
     crossing(PinFunction.CHARGE, "fused_charge");
     double amps = actuator ? ACTUATOR_SUPPLY_AMPS : CHARGE_AMPS;
     load(
-        actuator ? "actuator_supply" : "charge",
+        actuator ? Load.ACTUATOR_SUPPLY : "charge",
         actuator ? "Actuator supply" : "Charge feed",
         PinFunction.CHARGE,
         LampLoad.NOMINAL_VOLTS / amps,

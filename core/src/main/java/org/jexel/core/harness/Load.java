@@ -26,6 +26,16 @@ public record Load(
     double amps,
     Kind kind,
     Provenance provenance) {
+  /** Name of an actuator's signal input. */
+  public static final String ACTUATOR = "actuator";
+
+  /** Name of its pump's own supply. */
+  public static final String ACTUATOR_SUPPLY = "actuator_supply";
+
+  /** Whether it gives light. */
+  public boolean lamp() {
+    return kind == Kind.FILAMENT || kind == Kind.LED;
+  }
 
   /** What a load is; each kind has its own tolerance. */
   public enum Kind {

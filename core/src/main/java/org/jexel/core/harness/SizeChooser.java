@@ -176,20 +176,16 @@ final class SizeChooser {
   /** The loads that are on together at the full load of one of them. */
   private List<Load> together(Load one) {
     return groups.computeIfAbsent(
-        lamp(one) ? PinFunction.TAIL : one.function(),
+        one.lamp() ? PinFunction.TAIL : one.function(),
         key ->
             loads.stream()
-                .filter(load -> lamp(one) ? lamp(load) : load.function() == one.function())
+                .filter(load -> one.lamp() ? load.lamp() : load.function() == one.function())
                 .toList());
-  }
-
-  private static boolean lamp(Load load) {
-    return load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
   }
 
   /** Which spans' loss counts against a load's limit. */
   private static Predicate<Span> counts(Load load) {
-    return lamp(load) ? span -> span.duty() != Duty.VEHICLE : span -> true;
+    return load.lamp() ? span -> span.duty() != Duty.VEHICLE : span -> true;
   }
 
   private static Load farthest(Currents now, List<Load> among, List<Load> on) {

@@ -89,9 +89,8 @@ public final class FaultCatalog {
   private void returns() {
     for (Load load : harness.loads()) {
       String terminal = load.back();
-      boolean lamp = load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
       String label = "Return lost: " + load.label();
-      if (lamp && faults.stream().noneMatch(f -> f.label().equals(label))) {
+      if (load.lamp() && faults.stream().noneMatch(f -> f.label().equals(label))) {
         add(Fault.of(Fault.Kind.OPEN, "wire_" + terminal), label);
         add(Fault.of(Fault.Kind.OPEN, "screw_" + terminal.replaceFirst("^earth_", "")), label);
       }
@@ -156,8 +155,9 @@ public final class FaultCatalog {
           add(Fault.of(Fault.Kind.DRAWS, load.name(), 3), "Shorted turns: " + load.label());
           add(Fault.of(Fault.Kind.DRAWS, load.name(), 0.6), "Weak: " + load.label());
         }
-        default -> {
-          // Nothing that an electrician would mend in it.
+        case ACTUATOR -> add(Fault.of(Fault.Kind.OPEN, load.name()), "Open input: " + load.label());
+        case CHARGE -> {
+          // A battery has its own faults below; of an actuator's supply the wire is what fails.
         }
       }
     }

@@ -24,8 +24,7 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
   public static List<Lit> of(Harness harness, Solution faulty, Solution whole) {
     List<Lit> lit = new ArrayList<>();
     for (Load load : harness.loads()) {
-      boolean lamp = load.kind() == Load.Kind.FILAMENT || load.kind() == Load.Kind.LED;
-      if (lamp) {
+      if (load.lamp()) {
         boolean there = faulty.network().has(load.name());
         lit.add(
             new Lit(

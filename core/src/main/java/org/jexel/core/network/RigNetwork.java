@@ -98,7 +98,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     }
     if (output == 0) {
       builder.elements.remove(CONTROLLER);
-      builder.elements.remove("actuator_supply");
+      builder.elements.remove(Load.ACTUATOR_SUPPLY);
     }
     if (!state.is(StateWord.BREAKAWAY)) {
       builder.elements.remove(FaultEdit.BREAKAWAY_SWITCH);
@@ -124,7 +124,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   public static RigNetwork dead(Rig rig, Harness harness) {
     Builder builder = new Builder(rig, harness);
     builder.trailer();
-    builder.elements.remove("actuator_supply");
+    builder.elements.remove(Load.ACTUATOR_SUPPLY);
     return builder.build("plug_" + HarnessPlanner.id(PinFunction.EARTH));
   }
 
@@ -144,7 +144,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     builder.put(new Fuse("fuse_bench", "bench_pos", pin, Contacts.FUSE_HOLDER, BENCH_FUSE));
     faults.forEach(fault -> FaultEdit.apply(builder.elements, fault));
     if (function != PinFunction.BRAKE) {
-      builder.elements.remove("actuator_supply");
+      builder.elements.remove(Load.ACTUATOR_SUPPLY);
     }
     builder.elements.remove(FaultEdit.BREAKAWAY_SWITCH);
     return builder.build(earth);

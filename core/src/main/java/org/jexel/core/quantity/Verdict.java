@@ -1,5 +1,7 @@
 package org.jexel.core.quantity;
 
+import java.util.Collection;
+
 /** What the computation says about a figure, a check or a whole station. */
 public enum Verdict {
   NOT_YET("not yet"),
@@ -15,6 +17,12 @@ public enum Verdict {
 
   public String label() {
     return label;
+  }
+
+  /** Of several that stand for one: the gravest, but not yet while any is open and none fails. */
+  public static Verdict ofAll(Collection<Verdict> verdicts) {
+    Verdict gravest = verdicts.stream().reduce(NOT_YET, Verdict::and);
+    return gravest != FAILS && verdicts.contains(NOT_YET) ? NOT_YET : gravest;
   }
 
   /** The graver of two verdicts. */

@@ -2,13 +2,12 @@ package org.jexel.core.bench;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.diagnosis.Hypothesis;
 import org.jexel.core.diagnosis.Predictions;
@@ -33,8 +32,14 @@ public final class FinderBenchmark {
 
   private FinderBenchmark() {}
 
-  /** One search: how it ended. */
-  private record Search(boolean found, int checks, double minutes, Diagnosis last) {}
+  /**
+   * One search: how it ended.
+   *
+   * @param leads checks after which what is hidden stood at the top and stayed there; as many as
+   *     were taken where it never did
+   * @param checks taken until the finder was sure or nothing would have told more
+   */
+  private record Search(boolean found, int leads, int checks, double minutes, Diagnosis last) {}
 
   public static void main(String[] args) {
     int rigs = args.length > 0 ? Integer.parseInt(args[0]) : 1000;
@@ -48,6 +53,7 @@ public final class FinderBenchmark {
   private static void one(int rigs, Random dice, boolean tell) {
     int found = 0;
     List<Integer> counts = new ArrayList<>();
+    List<Integer> leads = new ArrayList<>();
     double minutes = 0;
     double fixed = 0;
     double asked = 0;
@@ -60,6 +66,7 @@ public final class FinderBenchmark {
       Search search = search(predictions, stand, List.of(hidden.family()), MOST_CHECKS, 1, SURE);
       found += search.found() ? 1 : 0;
       counts.add(search.checks());
+      leads.add(search.leads());
       minutes += search.minutes();
       if (i < COMPARED) {
         asked += search.minutes();
@@ -69,17 +76,21 @@ public final class FinderBenchmark {
         missed(List.of(hidden.fault()), search);
       }
     }
-    counts.sort(null);
     System.out.printf(
         Locale.ROOT,
-        "one fault, %d rigs: leads within %d checks in %.1f %%, median %d checks; minutes %.1f a rig, fixed order %.1f (%.2f of it)%n",
+        "one fault, %d rigs: leads within %d checks in %.1f %%, after a median of %d, sure after %d; minutes %.1f a rig, fixed order %.1f (%.2f of it)%n",
         rigs,
         MOST_CHECKS,
         100.0 * found / rigs,
-        counts.get(rigs / 2),
+        median(leads),
+        median(counts),
         minutes / rigs,
         fixed / Math.min(rigs, COMPARED),
         asked / fixed);
+  }
+
+  private static int median(List<Integer> counts) {
+    return counts.stream().sorted().toList().get(counts.size() / 2);
   }
 
   private static void missed(List<Fault> hidden, Search search) {
@@ -123,13 +134,12 @@ public final class FinderBenchmark {
       right += search.found() ? 1 : 0;
       counts.add(search.checks());
     }
-    counts.sort(null);
     System.out.printf(
         Locale.ROOT,
         "no fault, %d rigs: called healthy in %.1f %%, median %d checks%n",
         rigs,
         100.0 * right / rigs,
-        counts.get(rigs / 2));
+        median(counts));
   }
 
   private static void two(int rigs, Random dice, boolean tell) {
@@ -153,14 +163,13 @@ public final class FinderBenchmark {
       }
       counts.add(search.checks());
     }
-    counts.sort(null);
     System.out.printf(
         Locale.ROOT,
         "two faults, %d rigs: both in the top three groups within %d checks in %.1f %%, median %d checks%n",
         rigs,
         MOST_FOR_TWO,
         100.0 * both / rigs,
-        counts.get(rigs / 2));
+        median(counts));
   }
 
   private static boolean touch(Fault one, Fault two) {
@@ -180,6 +189,7 @@ public final class FinderBenchmark {
     List<Diagnosis.Seen> seen = new ArrayList<>();
     double minutes = 0;
     int taken = 0;
+    int leads = 0;
     Diagnosis now = Diagnosis.of(predictions, seen);
     while (taken < most) {
       Optional<Diagnosis.Next> next = now.next();
@@ -192,9 +202,11 @@ public final class FinderBenchmark {
         seen.add(new Diagnosis.Seen(check.id(), stand.read(check)));
       }
       taken++;
+      leads = names(now, hidden, top) ? leads : taken;
       now = Diagnosis.of(predictions, seen);
     }
-    return new Search(names(now, hidden, top), taken, minutes, now);
+    boolean found = names(now, hidden, top);
+    return new Search(found, found ? leads : taken, taken, minutes, now);
   }
 
   /** Whether every hidden fault stands in one of the leading groups. */
@@ -211,15 +223,10 @@ public final class FinderBenchmark {
     List<Diagnosis.Seen> seen = new ArrayList<>();
     double minutes = 0;
     String place = "";
-    Map<String, List<Check>> rounds = new LinkedHashMap<>();
-    predictions
-        .checks()
-        .forEach(c -> rounds.computeIfAbsent(c.round(), r -> new ArrayList<>()).add(c));
-    for (List<Check> round : rounds.values()) {
-      Check first = round.get(0);
-      minutes += first.minutes() + (first.place().equals(place) ? 0 : 0.5);
-      place = first.place();
-      round.forEach(check -> seen.add(new Diagnosis.Seen(check.id(), stand.read(check))));
+    for (Round round : Round.of(predictions.checks())) {
+      minutes += round.minutes() + (round.first().place().equals(place) ? 0 : 0.5);
+      place = round.first().place();
+      round.checks().forEach(check -> seen.add(new Diagnosis.Seen(check.id(), stand.read(check))));
       Diagnosis now = Diagnosis.of(predictions, seen);
       boolean sure = now.fits() && now.groups().get(0).present() > SURE;
       if (sure && names(now, List.of(hidden), 1)) {

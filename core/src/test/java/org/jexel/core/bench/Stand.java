@@ -1,13 +1,11 @@
 package org.jexel.core.bench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.jexel.core.Rigs;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
-import org.jexel.core.check.FurtherChecks;
 import org.jexel.core.check.SimulatedMeter;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
@@ -47,9 +45,7 @@ public final class Stand {
   }
 
   public static List<Check> checks(Rig rig, Harness harness) {
-    List<Check> checks = new ArrayList<>(CheckSheet.of(rig, harness, OptionalDouble.empty()));
-    checks.addAll(FurtherChecks.of(rig, harness, OptionalDouble.empty()));
-    return checks;
+    return CheckSheet.of(rig, harness, OptionalDouble.empty());
   }
 
   /** What somebody reads at this check. */

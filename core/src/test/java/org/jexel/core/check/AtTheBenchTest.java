@@ -69,7 +69,7 @@ class AtTheBenchTest {
   /** A breakaway switch that has closed feeds the brake circuit from the trailer's own battery. */
   @Test
   void ohmsAreRefusedOnALiveCircuit() {
-    Check ohms = check(c -> c.measure() == Measure.OHMS);
+    Check ohms = check(c -> c.id().equals("brake.resistance"));
     assertThat(meter(1).read(ohms)).isCloseTo(1.6, within(0.4));
     double live = meter(1, Fault.parse("pulled").get(0)).read(ohms);
     assertThat(NoFigure.of(Measure.OHMS, live)).contains(NoFigure.LIVE);

@@ -1,6 +1,7 @@
 package org.jexel.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -16,9 +17,15 @@ import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
 import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Span;
+import org.jexel.core.network.Fault;
 import org.jexel.core.network.Network;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.quantity.Term;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.Test;
@@ -26,14 +33,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
-/** What holds for the checks beyond the sheet, whatever the rig. */
-class FurtherChecksTest {
+/** What holds for the whole sheet, whatever the rig. */
+class WholeSheetTest {
   static Stream<Arguments> rigs() {
     return Stream.of(
         Arguments.of("unbraked", rig("NONE", "flat-4", "OWN_CONDUCTOR", 1)),
         Arguments.of("unbraked, frame return", rig("NONE", "flat-4", "FRAME", 2)),
         Arguments.of("braked", rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 2)),
-        Arguments.of("braked, frame return", rig("ELECTRIC", "blade-7", "FRAME", 3)));
+        Arguments.of("braked, frame return", rig("ELECTRIC", "blade-7", "FRAME", 3)),
+        Arguments.of("hydraulic", rig("ELECTRIC_HYDRAULIC", "blade-7", "OWN_CONDUCTOR", 3)));
   }
 
   private static Rig rig(String brakes, String connector, String lampReturn, int axles) {
@@ -137,13 +145,66 @@ class FurtherChecksTest {
         .anyMatch(c -> c.id().equals("bench.brake"));
   }
 
+  private static Check check(Rig rig, String id) {
+    return all(rig).stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static double read(Rig rig, String check, String... faults) {
+    List<Fault> hidden = Fault.parse(String.join(",", faults));
+    return check(rig, check)
+        .probing()
+        .readOn(setup -> setup.solve(rig, Stand.harness(rig), hidden));
+  }
+
+  /** R = ρ·L/A out of the harness's own spans, and its joints; the pin is not on the way. */
+  @Test
+  void aRunIsTheCopperAndTheJointsBetweenItsPinAndItsTerminal() {
+    Rig rig = rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 1);
+    Check run = check(rig, "continuity.lamp_left_rear_left");
+    double copper =
+        Stand.harness(rig).spans().stream()
+            .filter(s -> s.function() == PinFunction.LEFT && s.duty() != Duty.VEHICLE)
+            .mapToDouble(Span::ohms)
+            .sum();
+    assertThat(run.band().expected()).isBetween(copper, copper + 0.02);
+    assertThat(run.sum().terms()).hasSizeGreaterThanOrEqualTo(3);
+    double told = run.sum().terms().stream().mapToDouble(Term::si).sum();
+    assertThat(told).isCloseTo(run.band().expected(), within(1e-3));
+    assertThat(read(rig, run.id(), "open:wire_left_rear_left")).isGreaterThan(100);
+  }
+
+  /** Volts over amperes and ohms off the leads tell the same of a magnet. */
+  @Test
+  void aMagnetOffItsLeadsStandsForItselfAndIsNeverLive() {
+    Rig rig = rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 2);
+    String magnet = "magnet.ohms.magnet_axle1_left";
+    Band band = check(rig, magnet).band();
+    assertThat(band.expected()).isEqualTo(3.2);
+    assertThat(band.judge(3.2 * 1.09)).isEqualTo(Verdict.HOLDS);
+    assertThat(read(rig, magnet, "pulled")).isEqualTo(3.2);
+    assertThat(read(rig, magnet, "open:wire_brake_axle1_left")).isEqualTo(3.2);
+    assertThat(NoFigure.of(Measure.OHMS, read(rig, magnet, "open:magnet_axle1_left")))
+        .contains(NoFigure.OPEN);
+  }
+
+  /** The pump needs its signal and its own supply; the wheels are held by the signal alone. */
+  @Test
+  void anActuatorRunsWithSignalAndSupplyAndHoldsTheWheelsWhileItIsFed() {
+    Rig rig = rig("ELECTRIC_HYDRAULIC", "blade-7", "OWN_CONDUCTOR", 3);
+    assertThat(read(rig, "hums.actuator")).isEqualTo(1);
+    assertThat(read(rig, "hums.actuator", "open:fuse_charge")).isZero();
+    assertThat(read(rig, "hums.actuator", "open:wire_cord_brake")).isZero();
+    assertThat(read(rig, "turns.actuator")).isZero();
+    assertThat(read(rig, "turns.actuator", "pulled")).isEqualTo(1);
+  }
+
   /** The battery's reading moves every later expectation that hangs on it, and nothing else. */
   @Test
   void theBatterysReadingSetsWhatFollows() {
     Rig rig = rig("ELECTRIC", "blade-7", "OWN_CONDUCTOR", 1);
     Harness harness = Stand.harness(rig);
-    List<Check> high = FurtherChecks.of(rig, harness, OptionalDouble.of(12.8));
-    List<Check> low = FurtherChecks.of(rig, harness, OptionalDouble.of(12.2));
+    List<Check> high = CheckSheet.of(rig, harness, OptionalDouble.of(12.8));
+    List<Check> low = CheckSheet.of(rig, harness, OptionalDouble.of(12.2));
     for (int i = 0; i < high.size(); i++) {
       Check check = high.get(i);
       double fell = check.band().expected() - low.get(i).band().expected();

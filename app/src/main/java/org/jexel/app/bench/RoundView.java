@@ -1,0 +1,73 @@
+package org.jexel.app.bench;
+
+import java.util.Comparator;
+import java.util.List;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.NextAct;
+import org.jexel.core.check.Round;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+
+/**
+ * What is taken in one go, with its readings: one figure, or a word for each lamp or wheel.
+ *
+ * @param checks of the round, at least one
+ * @param verdict of the whole
+ */
+public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
+  public static RoundView of(JobFile file, Round round) {
+    return new RoundView(
+        round,
+        round.checks().stream().map(check -> CheckView.of(file, check)).toList(),
+        file.verdict(round));
+  }
+
+  public String id() {
+    return round.id();
+  }
+
+  public String anchor() {
+    return NextAct.anchor(id());
+  }
+
+  public CheckView first() {
+    return checks.get(0);
+  }
+
+  /** What was read: the figure, or how many words; empty while nothing was. */
+  public String read(UnitSystem units) {
+    List<CheckView> read = checks.stream().filter(v -> v.newest() != null && !v.stale()).toList();
+    if (read.isEmpty()) {
+      return "";
+    }
+    return round.words()
+        ? "%d of %d".formatted(read.size(), checks.size())
+        : first().check().measure().text(read.get(0).newest().value(), units);
+  }
+
+  /** Ids for the meter, between commas. */
+  public String ids() {
+    return String.join(",", checks.stream().map(view -> view.check().id()).toList());
+  }
+
+  /** Every reading of its checks, newest first. */
+  public List<Line> chain() {
+    return checks.stream()
+        .flatMap(view -> view.chain().stream().map(reading -> new Line(view, reading)))
+        .sorted(Comparator.comparing((Line line) -> line.reading().id()).reversed())
+        .toList();
+  }
+
+  /**
+   * One reading in the record.
+   *
+   * @param view of its check
+   */
+  public record Line(CheckView view, Reading reading) {
+    /** Whether it counts, and if not, why not. */
+    public String standing() {
+      boolean newest = reading.id().equals(view.newest().id());
+      return !newest ? "corrected" : view.stale() ? "before a repair" : "stands";
+    }
+  }
+}

@@ -1,0 +1,124 @@
+package org.jexel.app.drawing;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jexel.app.job.JobFile;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.Check.Group;
+import org.jexel.core.check.Probing;
+import org.jexel.core.check.Round;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+
+/** Where the checks of the proof are taken and how they stand, and where the leads go now. */
+final class BenchLayer {
+  private static final Pattern WHEEL = Pattern.compile(".*axle(\\d+)_(left|right).*");
+
+  /** Behind the ball and left of the middle, m: in front of the socket, and of the plug. */
+  private static final double[] SOCKET = {-0.35, -0.35};
+
+  private static final double[] PLUG = {0.3, -0.3};
+
+  private final JobFile file;
+  private final RigSheet sheet;
+  private final PlanScale at;
+  private final Svg svg;
+  private final RigDrawing drawing;
+  private final Marks marks;
+
+  BenchLayer(JobFile file, PlanScale at, Svg svg, RigDrawing drawing, Marks marks) {
+    this.file = file;
+    this.sheet = file.rig().sheet();
+    this.at = at;
+    this.svg = svg;
+    this.drawing = drawing;
+    this.marks = marks;
+  }
+
+  void paint(String card) {
+    double rear = sheet.si(RigField.OVERALL_LENGTH);
+    boolean room = at.x(rear) < PlanScale.WIDTH - 150;
+    double[] drawbar = {sheet.si(RigField.DRAWBAR_LENGTH) * 0.55, 0.05};
+    double[] axles = {sheet.si(RigField.AXLE_CENTRE), 0};
+    point(drawing.battery(), "middle", "Supply", Group.SUPPLY);
+    point(SOCKET, "end", "Socket and connector", Group.SOCKET, Group.LOADED);
+    point(drawbar, "start", "Brake circuit", Group.TRAILER);
+    point(axles, "middle", "Brakes under load", Group.BRAKES);
+    point(new double[] {rear - 0.2, 0}, room ? "start" : "end", "Seen and heard", Group.SEEN);
+    file.check(card.replace(LitLayer.SUSPECTED, ""))
+        .filter(c -> c.measure().words().isEmpty())
+        .ifPresent(this::leads);
+  }
+
+  /** A place of the proof, with how many of its rounds are read; it leads to the first open one. */
+  private void point(double[] place, String anchor, String label, Group... groups) {
+    List<Round> rounds =
+        Round.of(file.proof().stream().filter(c -> List.of(groups).contains(c.group())).toList());
+    if (rounds.isEmpty()) {
+      return;
+    }
+    List<Verdict> verdicts = rounds.stream().map(file::verdict).toList();
+    int open = Math.max(0, verdicts.indexOf(Verdict.NOT_YET));
+    Verdict whole = Verdict.ofAll(verdicts);
+    marks.point(
+        new double[] {at.x(place[0]), at.y(place[1])},
+        "/jobs/%s/bench?card=%s"
+            .formatted(file.job().ref(), rounds.get(open).id().replace("+", "%2B")),
+        anchor,
+        label,
+        "%d of %d, %s"
+            .formatted(
+                verdicts.stream().filter(v -> v != Verdict.NOT_YET).count(),
+                rounds.size(),
+                whole.label()),
+        whole);
+  }
+
+  private void leads(Check check) {
+    Probing probing = check.probing();
+    place(probing.black()).ifPresent(p -> lead(p, 7, Palette.INK));
+    place(probing.red()).ifPresent(p -> lead(p, -7, Palette.RED_LENS));
+  }
+
+  private void lead(double[] place, double aside, String colour) {
+    svg.circle(
+        at.x(place[0]) + aside,
+        at.y(place[1]) - 11,
+        5.5,
+        "class",
+        "probe",
+        "fill",
+        colour,
+        "stroke",
+        Palette.PAPER,
+        "stroke-width",
+        2.0);
+  }
+
+  /** Where a node or a part of the network is on the rig, m; empty for what has no one place. */
+  private Optional<double[]> place(String name) {
+    Matcher wheel = WHEEL.matcher(name);
+    if (name.equals(Harness.BATTERY_PLUS) || name.equals(Harness.BATTERY_MINUS)) {
+      return Optional.of(drawing.battery());
+    } else if (name.contains("sock_")) {
+      return Optional.of(SOCKET);
+    } else if (name.startsWith("plug_") || name.equals(RigNetwork.BENCH)) {
+      return Optional.of(PLUG);
+    } else if (name.startsWith("box_") || name.equals(Harness.BREAKAWAY_PLUS)) {
+      return Optional.of(new double[] {sheet.si(RigField.BOX_X), sheet.si(RigField.BOX_Y)});
+    } else if (wheel.matches()) {
+      double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
+      double axle = file.rig().axlePlaces()[Integer.parseInt(wheel.group(1)) - 1];
+      return Optional.of(new double[] {axle, wheel.group(2).equals("left") ? half : -half});
+    }
+    return file.rig().fittedLamps().stream()
+        .filter(lamp -> name.endsWith("_" + lamp.node()))
+        .map(lamp -> new double[] {lamp.x(), lamp.y()})
+        .findFirst();
+  }
+}

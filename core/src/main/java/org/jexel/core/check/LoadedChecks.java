@@ -1,0 +1,272 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Load;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+
+/**
+ * Volts and amperes while everything is joined and draws its current: at the connector, at the
+ * studs of the box, and across each lamp, its return, and each magnet.
+ */
+final class LoadedChecks {
+  /** Before a magnet's name: the ids of its two checks under load. */
+  static final String MAGNET_VOLTS = "magnet.volts.";
+
+  static final String MAGNET_AMPS = "magnet.amps.";
+
+  private static final double AT_SOCKET = 1;
+  private static final double AT_BOX = 3;
+  private static final double UNDER = 6;
+
+  private static final List<PinFunction> LAMPS =
+      List.of(
+          PinFunction.TAIL,
+          PinFunction.LEFT,
+          PinFunction.RIGHT,
+          PinFunction.STOP,
+          PinFunction.REVERSE);
+
+  private final Harness harness;
+  private final CheckMaker maker;
+  private final List<Check> checks = new ArrayList<>();
+
+  private LoadedChecks(Harness harness, CheckMaker maker) {
+    this.harness = harness;
+    this.maker = maker;
+  }
+
+  static List<Check> of(Harness harness, CheckMaker maker) {
+    LoadedChecks loaded = new LoadedChecks(harness, maker);
+    loaded.atTheConnector();
+    loaded.atTheBox();
+    loaded.atTheTerminals();
+    return loaded.checks;
+  }
+
+  /** Circuits that feed lamps of this rig. */
+  static List<PinFunction> circuits(Harness harness) {
+    return LAMPS.stream().filter(harness::has).toList();
+  }
+
+  /** What switches a circuit on. */
+  static StateWord word(PinFunction function) {
+    return StateWord.valueOf(function.name());
+  }
+
+  /** What the one in the cab switches on or holds, as a sentence. */
+  static String held(StateWord... on) {
+    List<String> words = new ArrayList<>();
+    for (StateWord word : on) {
+      words.add(
+          switch (word) {
+            case TAIL -> "tail lamps on";
+            case LEFT -> "left indicator on (judge the peak)";
+            case RIGHT -> "right indicator on (judge the peak)";
+            case STOP -> "pedal held down";
+            case REVERSE -> "reverse selected, engine off";
+            case LEVER -> "gain at the top, manual lever held full";
+            default -> word.word();
+          });
+    }
+    String all = String.join(", ", words);
+    return all.isEmpty()
+        ? "All off."
+        : all.substring(0, 1).toUpperCase(Locale.ROOT) + all.substring(1) + ".";
+  }
+
+  private void atTheConnector() {
+    for (PinFunction function : circuits(harness)) {
+      String id = HarnessPlanner.id(function);
+      volts(
+          "loaded." + id,
+          "Connector, " + function.label() + ", plug in",
+          Check.Group.LOADED,
+          function,
+          held(word(function)),
+          "At the connector, probes from behind",
+          Setup.rig(word(function)),
+          "sock_" + id,
+          "sock_earth",
+          AT_SOCKET);
+    }
+    StateWord[] all = {StateWord.TAIL, StateWord.STOP};
+    volts(
+        "loaded.return",
+        "Vehicle's earth, under load",
+        Check.Group.LOADED,
+        PinFunction.EARTH,
+        held(all),
+        "From the connector's earth pin to the battery's minus post",
+        Setup.rig(all),
+        "sock_earth",
+        Harness.BATTERY_MINUS,
+        AT_BOX);
+  }
+
+  private void atTheBox() {
+    for (PinFunction function : circuits(harness)) {
+      atTheBox(function, word(function));
+    }
+    atTheBox(PinFunction.BRAKE, StateWord.LEVER);
+    volts(
+        "box.breakaway",
+        "Breakaway battery",
+        Check.Group.BOX,
+        PinFunction.CHARGE,
+        "Plug out for ten minutes.",
+        "At the breakaway battery",
+        Setup.rig(StateWord.UNPLUGGED),
+        Harness.BREAKAWAY_PLUS,
+        "box_earth",
+        AT_BOX);
+  }
+
+  private void atTheBox(PinFunction function, StateWord on) {
+    String id = HarnessPlanner.id(function);
+    volts(
+        "box." + id,
+        "Box, " + function.label() + " stud",
+        Check.Group.BOX,
+        function,
+        held(on),
+        "At the junction box",
+        Setup.rig(on),
+        "box_" + id,
+        "box_earth",
+        AT_BOX);
+  }
+
+  private void atTheTerminals() {
+    for (Load load : harness.loads()) {
+      if (load.lamp()) {
+        lamp(load);
+      } else if (load.kind() == Load.Kind.MAGNET) {
+        magnet(load);
+      }
+    }
+  }
+
+  private void lamp(Load load) {
+    Setup setup = Setup.rig(word(load.function()));
+    String state = held(word(load.function()));
+    String which = load.label() + ", " + load.function().label();
+    volts(
+        "lamp." + load.name(),
+        "Across " + which,
+        Check.Group.AT_THE_LAMP,
+        load.function(),
+        state,
+        "At the lamp",
+        setup,
+        load.feed(),
+        load.back(),
+        UNDER);
+    volts(
+        "return." + load.name(),
+        "Return of " + which,
+        Check.Group.AT_THE_LAMP,
+        load.function(),
+        state,
+        "From the lamp's return to the box's earth stud",
+        setup,
+        load.back(),
+        "box_earth",
+        UNDER);
+  }
+
+  private void magnet(Load load) {
+    volts(
+        MAGNET_VOLTS + load.name(),
+        "Across " + load.label(),
+        Check.Group.AT_THE_LAMP,
+        PinFunction.BRAKE,
+        held(StateWord.LEVER),
+        "At the magnet's two wires, behind the wheel",
+        Setup.rig(StateWord.LEVER),
+        load.feed(),
+        load.back(),
+        UNDER);
+    add(
+        MAGNET_AMPS + load.name(),
+        "Current of " + load.label(),
+        Check.Group.AT_THE_LAMP,
+        PinFunction.BRAKE,
+        held(StateWord.LEVER),
+        "Clamp on one of its two wires, behind the wheel",
+        "clamp around the wire",
+        "–",
+        new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, load.name(), ""),
+        "Each magnet by itself: side with side within 15 %.",
+        UNDER);
+  }
+
+  private void volts(
+      String id,
+      String title,
+      Check.Group group,
+      PinFunction function,
+      String state,
+      String place,
+      Setup setup,
+      String red,
+      String black,
+      double minutes) {
+    if (maker.reaches(setup, red, black)) {
+      add(
+          id,
+          title,
+          group,
+          function,
+          state,
+          place,
+          named(red),
+          named(black),
+          new Probing(setup, Measure.VOLTS, red, black),
+          "Under load a poor joint shows itself as volts that are missing.",
+          minutes);
+    }
+  }
+
+  /** A node in words. */
+  private static String named(String node) {
+    return node.replaceFirst("^sock_", "connector, ")
+        .replaceFirst("^box_", "box, ")
+        .replaceFirst("_near$", "")
+        .replace('_', ' ');
+  }
+
+  private void add(
+      String id,
+      String title,
+      Check.Group group,
+      PinFunction function,
+      String state,
+      String place,
+      String red,
+      String black,
+      Probing probing,
+      String why,
+      double minutes) {
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                id,
+                title,
+                group,
+                function,
+                state,
+                place,
+                red,
+                black,
+                why,
+                minutes,
+                CheckMaker.SOLVED),
+            probing));
+  }
+}

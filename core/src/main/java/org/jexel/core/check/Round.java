@@ -1,0 +1,55 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
+ * wheel. A figure is a round of its own.
+ *
+ * @param checks at least one, all with one setup, place and measure
+ */
+public record Round(List<Check> checks) {
+  public Round {
+    checks = List.copyOf(checks);
+  }
+
+  /** The rounds of these checks, in the order in which each begins. */
+  public static List<Round> of(Collection<Check> checks) {
+    Map<String, List<Check>> rounds = new LinkedHashMap<>();
+    checks.forEach(c -> rounds.computeIfAbsent(c.round(), id -> new ArrayList<>()).add(c));
+    return rounds.values().stream().map(Round::new).toList();
+  }
+
+  public String id() {
+    return first().round();
+  }
+
+  public Check first() {
+    return checks.get(0);
+  }
+
+  /** Whether words are said, not figures read. */
+  public boolean words() {
+    return !first().measure().words().isEmpty();
+  }
+
+  /** What is done, in a few words. */
+  public String title() {
+    String state = first().state().replaceFirst("\\.$", "");
+    return switch (first().measure()) {
+      case GLOW -> "Look round: " + state.substring(0, 1).toLowerCase() + state.substring(1);
+      case TURNING -> "Turn each braked wheel by hand";
+      case HUMMING -> "Listen at the brakes";
+      default -> first().title();
+    };
+  }
+
+  /** Effort without the way there, min. */
+  public double minutes() {
+    return first().minutes();
+  }
+}

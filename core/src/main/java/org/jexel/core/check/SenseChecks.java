@@ -1,0 +1,139 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+
+/**
+ * What the eye, the ear and the hand tell: every lamp in each state and in the pairs of states that
+ * a shared return cannot hide from, hum and drag at each wheel.
+ */
+final class SenseChecks {
+  private static final double ROUND = 1.5;
+  private static final double WITH_HELPER = 2;
+  private static final double ON_STANDS = 6;
+
+  private static final StateWord[][] TOGETHER = {
+    {StateWord.TAIL, StateWord.LEFT},
+    {StateWord.TAIL, StateWord.RIGHT},
+    {StateWord.TAIL, StateWord.STOP}
+  };
+
+  private final Harness harness;
+  private final CheckMaker maker;
+  private final List<Check> checks = new ArrayList<>();
+
+  private SenseChecks(Harness harness, CheckMaker maker) {
+    this.harness = harness;
+    this.maker = maker;
+  }
+
+  static List<Check> of(Harness harness, CheckMaker maker) {
+    SenseChecks senses = new SenseChecks(harness, maker);
+    senses.lamps();
+    senses.brakes();
+    return senses.checks;
+  }
+
+  private void lamps() {
+    List<StateWord[]> states = new ArrayList<>();
+    LoadedChecks.circuits(harness)
+        .forEach(function -> states.add(new StateWord[] {LoadedChecks.word(function)}));
+    states.addAll(List.of(TOGETHER));
+    for (StateWord[] state : states) {
+      boolean marked = state.length == 1 && state[0] == StateWord.TAIL;
+      for (Load load : harness.loads()) {
+        boolean rear = load.name().contains("rear") && !load.name().contains("marker");
+        if (load.lamp() && (rear || marked)) {
+          look(load, state);
+        }
+      }
+    }
+  }
+
+  private void look(Load load, StateWord... state) {
+    List<String> words = new ArrayList<>();
+    for (StateWord word : state) {
+      words.add(word.word());
+    }
+    add(
+        "look." + String.join("+", words) + "." + load.name(),
+        "Look: %s, %s part".formatted(load.label(), part(load.function())),
+        load.function(),
+        LoadedChecks.held(state),
+        "Once round the trailer, lenses shaded by a hand",
+        "your eye",
+        new Probing(Setup.rig(state), Measure.GLOW, load.name(), ""),
+        "A lamp that glows when it should not shares somebody's return.",
+        ROUND);
+  }
+
+  /** What of a lamp a circuit lights; without a stop pin the indicators are the stop lamps too. */
+  private String part(PinFunction function) {
+    boolean turn = function == PinFunction.LEFT || function == PinFunction.RIGHT;
+    return !turn
+        ? function.label()
+        : harness.has(PinFunction.STOP) ? "indicator" : "stop and indicator";
+  }
+
+  private void brakes() {
+    for (Load load : harness.loads()) {
+      if (load.kind() == Load.Kind.MAGNET || load.kind() == Load.Kind.ACTUATOR) {
+        boolean actuator = load.kind() == Load.Kind.ACTUATOR;
+        add(
+            "hums." + load.name(),
+            actuator ? "Listen: the actuator's pump" : "Listen: " + load.label(),
+            PinFunction.BRAKE,
+            LoadedChecks.held(StateWord.LEVER) + " Helper in the cab.",
+            actuator ? "At the actuator" : "At the wheel",
+            "your ear",
+            new Probing(Setup.rig(StateWord.LEVER), Measure.HUMMING, load.name(), ""),
+            actuator
+                ? "The pump runs when the signal arrives and its own supply is there: both at once, before any meter is out."
+                : "A magnet that pulls is heard and felt before any meter is out.",
+            WITH_HELPER);
+        add(
+            "turns." + load.name(),
+            actuator ? "Turn a braked wheel" : "Turn the wheel: " + load.label(),
+            PinFunction.BRAKE,
+            "All off, plug out, breakaway pin in; wheel off the ground on a stand.",
+            "At the wheel",
+            "your hand",
+            new Probing(Setup.rig(StateWord.UNPLUGGED), Measure.TURNING, load.name(), ""),
+            "A brake that is fed when nothing should feed it drags, heats its lining and empties the battery.",
+            ON_STANDS);
+      }
+    }
+  }
+
+  private void add(
+      String id,
+      String title,
+      PinFunction function,
+      String state,
+      String place,
+      String sense,
+      Probing probing,
+      String why,
+      double minutes) {
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                id,
+                title,
+                Check.Group.SEEN,
+                function,
+                state,
+                place,
+                sense,
+                "–",
+                why,
+                minutes,
+                CheckMaker.SOLVED),
+            probing));
+  }
+}

@@ -1,0 +1,153 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.jexel.core.connector.Connector;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Load;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.Measure;
+
+/**
+ * What the trailer tells by itself, plug out: what each pin draws from a bench supply, which
+ * settles whether vehicle or trailer is at fault; and what an ohmmeter shows of each run from its
+ * pin to its terminal, of each return from the earth pin, and of each magnet off its leads.
+ */
+final class TrailerAlone {
+  /** Before a magnet's name: the id of its own check. */
+  static final String MAGNET_OHMS = "magnet.ohms.";
+
+  /** The fused lead goes from pin to pin. */
+  private static final double BENCH_LEAD = 2;
+
+  private static final double UNDER = 6;
+
+  /** One wire off its joint and on again, and the reading between. */
+  private static final double OFF_ITS_LEADS = 9;
+
+  private static final String DEAD =
+      "Plug out, all off, breakaway pin in. Lead tips together first: take their ohms off.";
+
+  private final Connector connector;
+  private final Harness harness;
+  private final CheckMaker maker;
+  private final List<Check> checks = new ArrayList<>();
+
+  private TrailerAlone(Connector connector, Harness harness, CheckMaker maker) {
+    this.connector = connector;
+    this.harness = harness;
+    this.maker = maker;
+  }
+
+  static List<Check> of(Connector connector, Harness harness, CheckMaker maker) {
+    TrailerAlone alone = new TrailerAlone(connector, harness, maker);
+    alone.onTheBench();
+    alone.runs();
+    alone.returns();
+    alone.magnets();
+    return alone.checks;
+  }
+
+  private void onTheBench() {
+    List<PinFunction> pins = new ArrayList<>(LoadedChecks.circuits(harness));
+    if (harness.has(PinFunction.BRAKE)) {
+      pins.add(PinFunction.BRAKE);
+    }
+    for (PinFunction function : pins) {
+      add(
+          new CheckMaker.Words(
+              "bench." + HarnessPlanner.id(function),
+              "Bench supply on " + function.label(),
+              Check.Group.BENCH,
+              function,
+              "Plug out; bench supply of 12.8 V through a fused lead on this pin and earth.",
+              "At the trailer's plug",
+              "in series in the fused lead",
+              "earth pin to the supply's minus",
+              "It settles whether vehicle or trailer is at fault: here no vehicle is joined.",
+              BENCH_LEAD,
+              CheckMaker.SOLVED),
+          new Probing(Setup.bench(function), Measure.AMPS, RigNetwork.BENCH, ""));
+    }
+  }
+
+  private void runs() {
+    for (Load load : harness.loads()) {
+      between(
+          "continuity." + load.name(),
+          "%s, %s: from its pin".formatted(load.label(), load.function().label()),
+          load.function(),
+          load,
+          load.feed(),
+          "A sound run is a few hundredths of an ohm. Ohms by the handful are the way round through other lamps: the run itself is broken.");
+    }
+  }
+
+  private void returns() {
+    Set<String> told = new HashSet<>();
+    for (Load load : harness.loads()) {
+      if (told.add(load.back())) {
+        between(
+            "earthed." + load.name(),
+            load.label() + ": return to the earth pin",
+            PinFunction.EARTH,
+            load,
+            load.back(),
+            "Everything that hangs on this return shares what it loses. More than the meter's own two digits is a poor joint.");
+      }
+    }
+  }
+
+  /** From a pin of the plug to a terminal, if this trailer has both. */
+  private void between(
+      String id, String title, PinFunction function, Load load, String terminal, String why) {
+    String plug = "plug_" + HarnessPlanner.id(function);
+    if (connector.has(function) && maker.reaches(Setup.dead(), plug, terminal)) {
+      boolean magnet = load.kind() == Load.Kind.MAGNET;
+      add(
+          new CheckMaker.Words(
+              id,
+              title,
+              Check.Group.CONTINUITY,
+              function,
+              DEAD,
+              "At the trailer's plug, a long lead to the " + (magnet ? "wheel" : "terminal"),
+              "pin %d, %s"
+                  .formatted(connector.pin(function).orElseThrow().number(), function.label()),
+              function == PinFunction.EARTH ? "its return terminal" : "its live terminal",
+              why,
+              UNDER,
+              ""),
+          new Probing(Setup.dead(), Measure.OHMS, plug, terminal));
+    }
+  }
+
+  private void magnets() {
+    for (Load load : harness.loads()) {
+      if (load.kind() == Load.Kind.MAGNET) {
+        add(
+            new CheckMaker.Words(
+                MAGNET_OHMS + load.name(),
+                load.label() + ": by itself",
+                Check.Group.MAGNETS,
+                PinFunction.BRAKE,
+                "Plug out, magnet cold, one of its wires off its joint.",
+                "Behind the wheel",
+                "one wire of the magnet",
+                "its other wire",
+                "Off its leads it stands for itself: within a tenth of its plate, and within 0.3 Ω or a tenth of the other side.",
+                OFF_ITS_LEADS,
+                ""),
+            new Probing(Setup.dead(), Measure.OHMS, load.name(), ""));
+      }
+    }
+  }
+
+  private void add(CheckMaker.Words words, Probing probing) {
+    checks.add(maker.make(words, probing));
+  }
+}
