@@ -13,6 +13,8 @@ final class FaultyReadout implements Readout {
 
   private static final int MOST_HALVINGS = 12;
 
+  private static final double ALL_OR_NONE = 0.5;
+
   private final Linearised whole;
   private final Network network;
   private final List<FaultSolver.Change> changes;
@@ -22,6 +24,9 @@ final class FaultyReadout implements Readout {
 
   /** The changed ports among themselves, for ohms; made when it is first asked for. */
   private Compensation dead;
+
+  /** By a full factorisation, once the ports could not tell. */
+  private Readout full;
 
   /**
    * @param changed where the faults change the network
@@ -137,10 +142,15 @@ final class FaultyReadout implements Readout {
     Compensation ports = dead();
     double[] y = whole.between(place(red), place(black));
     double[] u = ports.against(y);
-    if (u == null) {
-      return factored.get().ohms(red, black);
-    }
     double ohms = drop(y, red, black);
+    if (u == null && changed.length == 1) {
+      // What is gone was the only way between its two sides: all of the ampere went by it or none.
+      double share = Math.abs(changed[0].bend(changed[0].v0()) * changed[0].sees(y));
+      return share > ALL_OR_NONE ? Double.POSITIVE_INFINITY : ohms;
+    } else if (u == null) {
+      full = full == null ? factored.get() : full;
+      return full.ohms(red, black);
+    }
     for (int p = 0; p < u.length; p++) {
       ohms -= u[p] == 0 ? 0 : u[p] * drop(changed[p].answer(), red, black);
     }
