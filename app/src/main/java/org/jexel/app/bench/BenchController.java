@@ -2,6 +2,7 @@ package org.jexel.app.bench;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -125,33 +126,72 @@ class BenchController {
     JobFile file = files.open(ref, person);
     Check check = check(file, id);
     boolean kept = bench.record(file, check, reading, seen, requestKey);
-    return kept && back.equals(FINDER)
-        ? "redirect:/jobs/{ref}/bench?card=finder"
-        : "redirect:/jobs/{ref}/bench?card={id}";
+    return card(kept && back.equals(FINDER) ? FINDER : id);
   }
 
   @PostMapping("/jobs/{ref}/bench/mended")
   String mended(@PathVariable String ref, @RequestParam String fault, Person person) {
     repairs.mend(files.open(ref, person), fault);
-    return "redirect:/jobs/{ref}/bench?card=finder";
+    return card(FINDER);
   }
 
   /** One word for each lamp or wheel of a round. */
   @PostMapping("/jobs/{ref}/bench/round")
   String round(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
     JobFile file = files.open(ref, person);
-    String key = typed.getOrDefault("requestKey", "");
-    String round = "";
-    for (Check check : file.checks()) {
-      String word = typed.getOrDefault("word." + check.id(), "");
-      if (!check.measure().words().isEmpty() && !word.isBlank()) {
-        long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
-        bench.record(file, check, word, seen, BenchService.key(key, check));
-        round = check.round();
-      }
+    List<Said> words = Said.of(file, typed);
+    boolean kept = true;
+    for (Said said : words) {
+      kept &= bench.record(file, said.check(), said.word(), said.seen(), said.key());
     }
-    String card = typed.getOrDefault("back", "").equals(FINDER) || round.isEmpty() ? FINDER : round;
+    boolean onward = words.isEmpty() || kept && typed.getOrDefault("back", "").equals(FINDER);
+    return onward ? card(FINDER) : card(words.get(0).check().round());
+  }
+
+  /** Words that were changed and not recorded yet. */
+  @PostMapping("/jobs/{ref}/bench/round/draft")
+  String roundDraft(
+      @PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
+    JobFile file = files.open(ref, person);
+    List<Said> words = Said.of(file, typed);
+    words.stream()
+        .filter(said -> !said.word().equals(CheckView.of(file, said.check()).word()))
+        .forEach(said -> bench.draft(file, said.check(), said.word(), said.seen(), said.key()));
+    String round = words.isEmpty() ? "" : words.get(0).check().round();
+    return typed.getOrDefault("back", "").equals(FINDER)
+        ? card(FINDER) + "&start=" + UriUtils.encode(round, UTF_8)
+        : card(round);
+  }
+
+  /** A card by its name, whose plus signs and dots may stand in an address as they are not. */
+  static String card(String card) {
     return "redirect:/jobs/{ref}/bench?card=" + UriUtils.encode(card, UTF_8);
+  }
+
+  /**
+   * A word of a round as it was posted.
+   *
+   * @param seen newest reading of its check when the page was made, 0 if there was none
+   * @param key of this word in this request
+   */
+  private record Said(Check check, String word, long seen, String key) {
+    private static List<Said> of(JobFile file, Map<String, String> typed) {
+      List<Said> all = new ArrayList<>();
+      for (Check check : file.checks()) {
+        String word = typed.getOrDefault("word." + check.id(), "");
+        if (!check.measure().words().isEmpty() && !word.isBlank()) {
+          long newest = file.lastReading(check.id()).map(Reading::id).orElse(0L);
+          String seen = typed.getOrDefault("seen." + check.id(), "");
+          all.add(
+              new Said(
+                  check,
+                  word,
+                  seen.matches("\\d{1,18}") ? Long.parseLong(seen) : newest,
+                  BenchService.key(typed.getOrDefault("requestKey", ""), check)));
+        }
+      }
+      return all;
+    }
   }
 
   @PostMapping("/jobs/{ref}/bench/{id}/draft")
@@ -164,7 +204,7 @@ class BenchController {
       Person person) {
     JobFile file = files.open(ref, person);
     bench.draft(file, check(file, id), reading, seen, requestKey);
-    return "redirect:/jobs/{ref}/bench?card={id}";
+    return card(id);
   }
 
   private static Check check(JobFile file, String id) {

@@ -46,8 +46,9 @@ class MeterController {
     List<String> ids = Arrays.asList(checks.split(","));
     ids.stream().flatMap(id -> file.check(id).stream()).forEach(c -> bench.meter(file, c));
     String round = file.check(ids.get(0)).map(Check::round).orElse("");
-    String card = back.equals("finder") ? "finder&start=" : "";
-    return "redirect:/jobs/{ref}/bench?card=" + card + UriUtils.encode(round, UTF_8);
+    return back.equals("finder")
+        ? BenchController.card("finder") + "&start=" + UriUtils.encode(round, UTF_8)
+        : BenchController.card(round);
   }
 
   /** Shows how the rows of a logging meter's file fit; asked to, records those that do. */

@@ -187,7 +187,7 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     }
     for (Check check : file.readBeyond()) {
       if (file.verdict(check) == Verdict.FAILS) {
-        return new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "");
+        return finding(check);
       }
     }
     Optional<NextAct> reading = atTheBench(file);
@@ -236,12 +236,16 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     return new NextAct(Station.BENCH, round.id(), text, "");
   }
 
-  /** A figure says itself where it hangs; what the eye sees may have many causes. */
+  /** A battery is charged; whatever else fails may have many causes. */
   private static NextAct failed(Round round, Check check) {
-    return round.words()
-        ? new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "")
-        : new NextAct(
-            Station.BENCH, round.id(), "Mend and read again: " + check.title(), "the repair");
+    return check.group() == Check.Group.SUPPLY
+        ? new NextAct(
+            Station.BENCH, round.id(), "Mend and read again: " + check.title(), "the repair")
+        : finding(check);
+  }
+
+  private static NextAct finding(Check check) {
+    return new NextAct(Station.BENCH, "finder", "Find the fault: " + check.title(), "");
   }
 
   private static boolean beforeTheBench(Step step) {

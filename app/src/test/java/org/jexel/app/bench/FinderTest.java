@@ -211,6 +211,33 @@ class FinderTest {
         .toList();
   }
 
+  /** Half a round is kept over a reload; what somebody else said meanwhile is shown before it. */
+  @Test
+  void aChangedWordIsKeptAndAnothersIsSeenBeforeItIsOverwritten() throws Exception {
+    String ref = electrician.newJob("Half a round", "NONE", "1");
+    String round = "/jobs/" + ref + "/bench?card=look.left";
+    String page = electrician.page(round);
+    Map<String, String> mine = new HashMap<>(Map.of("word." + LOOKS, "dim"));
+    mine.put("seen." + LOOKS, Walker.hidden(page, "seen." + LOOKS));
+    mine.put("requestKey", "mine" + ref);
+    electrician.post("/jobs/" + ref + "/bench/round/draft", mine);
+    assertThat(electrician.page(round))
+        .contains("name=\"word." + LOOKS + "\" value=\"dim\" checked")
+        .doesNotContain(">stands<");
+    Walker owner = new Walker(mvc, "owner");
+    assertThat(owner.page(round)).contains("name=\"word." + LOOKS + "\" value=\"bright\" checked");
+    owner.post(
+        "/jobs/" + ref + "/bench/round",
+        Map.of("word." + LOOKS, "bright", "seen." + LOOKS, "0", "requestKey", "theirs" + ref));
+    assertThat(electrician.post("/jobs/" + ref + "/bench/round", mine).getRedirectedUrl())
+        .endsWith("card=look.left");
+    assertThat(electrician.page(round)).contains("read bright while you had this open");
+    assertThat(standings(ref)).containsExactly("stands");
+    mine.put("seen." + LOOKS, Walker.hidden(electrician.page(round), "seen." + LOOKS));
+    electrician.post("/jobs/" + ref + "/bench/round", mine);
+    assertThat(standings(ref)).containsExactly("stands", "corrected");
+  }
+
   private String finder(String ref) throws Exception {
     return electrician.page("/jobs/" + ref + "/bench?card=finder");
   }

@@ -86,7 +86,7 @@ final class SenseChecks {
         boolean actuator = load.kind() == Load.Kind.ACTUATOR;
         add(
             "hums." + load.name(),
-            actuator ? "Listen: the actuator's pump" : "Listen: " + load.label(),
+            actuator ? "Listen: Actuator's pump" : "Listen: " + load.label(),
             PinFunction.BRAKE,
             LoadedChecks.held(StateWord.LEVER) + " Helper in the cab.",
             actuator ? "At the actuator" : "At the wheel",

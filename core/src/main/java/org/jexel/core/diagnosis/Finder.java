@@ -224,6 +224,7 @@ final class Finder {
     return seen.keySet().stream()
         .filter(which::test)
         .map(place -> predictions.checks().get(place).title())
+        .distinct()
         .toList();
   }
 }
