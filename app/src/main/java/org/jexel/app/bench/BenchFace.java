@@ -21,13 +21,18 @@ record BenchFace(Face.View view, String drawing) {
     Map<PinFunction, FaceDrawing.Lead> leads = new EnumMap<>(PinFunction.class);
     check.blackPin().ifPresent(pin -> leads.put(pin, FaceDrawing.Lead.BLACK));
     check.face().ifPresent(view -> leads.put(check.function(), FaceDrawing.Lead.RED));
-    return check
-        .face()
-        .map(
-            view ->
-                new BenchFace(
-                    view,
-                    FaceDrawing.draw(file.rig().connector(), colours(file, view), view, leads)));
+    return check.face().map(view -> of(file, view, leads));
+  }
+
+  /** A face without leads. */
+  static BenchFace of(JobFile file, Face.View view) {
+    return of(file, view, Map.of());
+  }
+
+  private static BenchFace of(
+      JobFile file, Face.View view, Map<PinFunction, FaceDrawing.Lead> leads) {
+    return new BenchFace(
+        view, FaceDrawing.draw(file.rig().connector(), colours(file, view), view, leads));
   }
 
   /** The socket's wires have the vehicle's colours, the plug's the trailer's. */

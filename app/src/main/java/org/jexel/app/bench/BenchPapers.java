@@ -1,0 +1,89 @@
+package org.jexel.app.bench;
+
+import java.time.Clock;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jexel.app.drawing.Shapes;
+import org.jexel.app.exchange.Pdf;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.security.Person;
+import org.jexel.core.connector.Face;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.ModelAndView;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+
+/** The check sheet on paper: what to expect at each check, and room for what is read. */
+@Controller
+class BenchPapers {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+
+  private final JobFiles files;
+  private final TemplateEngine templates;
+  private final Pdf pdf;
+  private final Shapes shapes;
+  private final Clock clock;
+
+  BenchPapers(JobFiles files, TemplateEngine templates, Pdf pdf, Shapes shapes, Clock clock) {
+    this.files = files;
+    this.templates = templates;
+    this.pdf = pdf;
+    this.shapes = shapes;
+    this.clock = clock;
+  }
+
+  /**
+   * @param closer whether the checks that look closer are on it as well
+   */
+  @GetMapping("/jobs/{ref}/bench/sheet")
+  ModelAndView page(
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "false") boolean closer,
+      Person person) {
+    return new ModelAndView("check-sheet", sheet(files.open(ref, person), closer));
+  }
+
+  @GetMapping("/jobs/{ref}/bench.pdf")
+  ResponseEntity<byte[]> paper(
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "false") boolean closer,
+      Person person) {
+    Map<String, Object> model = sheet(files.open(ref, person), closer);
+    String page = templates.process("check-sheet-pdf", new Context(Locale.UK, model));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-checks.pdf\"")
+        .body(pdf.render(page));
+  }
+
+  private Map<String, Object> sheet(JobFile file, boolean closer) {
+    Map<String, Object> model = new HashMap<>();
+    model.put("job", file.job());
+    model.put("units", file.units());
+    model.put("person", file.person());
+    model.put("shapes", shapes);
+    model.put("closer", closer);
+    model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
+    model.put(
+        "sections",
+        SheetView.of(file, "").sections().stream()
+            .filter(section -> closer || section.group().proves())
+            .toList());
+    model.put(
+        "faces",
+        List.of(
+            BenchFace.of(file, Face.View.SOCKET_FACE), BenchFace.of(file, Face.View.PLUG_FACE)));
+    return model;
+  }
+}
