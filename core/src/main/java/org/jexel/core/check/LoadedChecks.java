@@ -235,6 +235,9 @@ final class LoadedChecks {
 
   /** A node in words. */
   private static String named(String node) {
+    if (node.equals(Harness.BATTERY_MINUS)) {
+      return "battery minus post";
+    }
     return node.replaceFirst("^sock_", "connector, ")
         .replaceFirst("^box_", "box, ")
         .replaceFirst("_near$", "")

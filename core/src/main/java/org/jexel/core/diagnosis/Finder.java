@@ -151,21 +151,30 @@ final class Finder {
     return Likelihood.off(check, row.means()[place], row.deviations()[place], seen.get(place));
   }
 
-  /** Places of rows that no check tells apart, most probable group first. */
+  /**
+   * Places of rows that no check tells apart, most probable group first. A fault in another
+   * severity goes with its own, be it near to something else as well.
+   */
   private List<List<Integer>> groups() {
     List<List<Integer>> groups = new ArrayList<>();
+    Map<String, List<Integer>> byLabel = new HashMap<>();
     for (int h = 0; h < rows.size(); h++) {
-      List<Integer> own = null;
-      for (List<Integer> group : groups) {
-        if (same(rows.get(group.get(0)), rows.get(h))) {
-          own = group;
-          break;
-        }
+      Row row = rows.get(h);
+      List<Integer> own = byLabel.get(row.hypothesis().label());
+      if (own == null) {
+        own =
+            groups.stream()
+                .filter(group -> same(rows.get(group.get(0)), row))
+                .findFirst()
+                .orElse(null);
+      }
+      if (own == null && groups.size() < TOLD) {
+        own = new ArrayList<>();
+        groups.add(own);
       }
       if (own != null) {
         own.add(h);
-      } else if (groups.size() < TOLD) {
-        groups.add(new ArrayList<>(List.of(h)));
+        byLabel.put(row.hypothesis().label(), own);
       }
     }
     groups.sort(Comparator.comparingDouble(this::share).reversed());
@@ -176,11 +185,7 @@ final class Finder {
     return group.stream().mapToDouble(h -> shares[h]).sum();
   }
 
-  /** One fault in two severities, or two that no check can tell apart. */
   private boolean same(Row one, Row two) {
-    if (one.hypothesis().label().equals(two.hypothesis().label())) {
-      return true;
-    }
     for (int c = 0; c < predictions.checks().size(); c++) {
       if (one.apart(two, predictions.checks().get(c), c)) {
         return false;

@@ -22,6 +22,12 @@ final class NextCheck {
 
   private static final double MOVING = 0.5;
 
+  /**
+   * Whatever is read, a state is set, held and typed, min. Without it a row of cheap checks that
+   * tell next to nothing came before one walk under the trailer that settles it.
+   */
+  private static final double ATTENTION = 2;
+
   /** What slips of the eye leave of a round's worth. */
   private static final double WORDS_TRUE = 0.9;
 
@@ -61,13 +67,21 @@ final class NextCheck {
       double gain = gain(round);
       double effort = alone ? Alone.minutes(first) : first.minutes();
       double minutes = effort + (first.place().equals(standing) ? 0 : MOVING);
-      if (gain > LEAST_GAIN && (best == null || gain / minutes > best.gain() / best.minutes())) {
+      if (gain > LEAST_GAIN && (best == null || worth(gain, minutes) > worth(best))) {
         best =
             new Diagnosis.Next(
                 round.stream().map(checks::get).toList(), gain, minutes, between(round, leaders));
       }
     }
     return Optional.ofNullable(best);
+  }
+
+  private static double worth(double gain, double minutes) {
+    return gain / (minutes + ATTENTION);
+  }
+
+  private static double worth(Diagnosis.Next next) {
+    return worth(next.gain(), next.minutes());
   }
 
   /** What can still be taken: places of the checks of each round. */

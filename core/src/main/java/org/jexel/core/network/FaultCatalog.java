@@ -11,10 +11,9 @@ import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Joint;
+import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Span;
-import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -24,8 +23,21 @@ import org.jexel.core.rig.Rig;
  * controller: the order in which practice meets them.
  */
 public final class FaultCatalog {
-  /** Added by a corroded contact: a little, usual, and bad, Ω. */
-  private static final double[] CORRODED = {0.5, 2, 8};
+  /**
+   * What a corroded contact loses of the volts at its own greatest current: twice what the drop
+   * limits of lamps and brakes allow (below them it is none), usual, and bad. In ohms that is
+   * little where brakes draw and much where a diode lamp does.
+   */
+  private static final double[] CORRODED = {0.1, 0.25, 0.5};
+
+  private static final List<StateWord> STATES =
+      List.of(
+          StateWord.TAIL,
+          StateWord.LEFT,
+          StateWord.RIGHT,
+          StateWord.STOP,
+          StateWord.REVERSE,
+          StateWord.LEVER);
 
   /**
    * @param fault the edit of the network
@@ -35,19 +47,27 @@ public final class FaultCatalog {
   public record Named(Fault fault, String label, double weight) {
     /** The label that all severities of one fault share. */
     public String family() {
-      return label.replaceFirst(" by [0-9.]+ Ω", "");
+      return label.replaceFirst(", loses [0-9]+ %", "");
     }
   }
+
+  /** Less than a marker lamp draws is no current, A. */
+  private static final double CARRIES = 0.01;
 
   private static final Pattern RAIL = Pattern.compile("rail_(left|right|middle)_(\\d+)");
 
   private final Harness harness;
+  private final List<Solution> states;
   private final Set<String> parts;
   private final List<Named> faults = new ArrayList<>();
   private double weight;
 
   private FaultCatalog(Rig rig, Harness harness) {
     this.harness = harness;
+    this.states =
+        STATES.stream()
+            .map(word -> RigNetwork.of(rig, harness, RigState.of(word)).network().solve())
+            .toList();
     this.parts =
         RigNetwork.whole(rig, harness).elements().stream()
             .map(Element::name)
@@ -73,6 +93,10 @@ public final class FaultCatalog {
 
   /** Adds a fault if this rig has its part. */
   private void add(Fault fault, String label) {
+    add(fault, label, weight);
+  }
+
+  private void add(Fault fault, String label, double weight) {
     boolean there =
         switch (fault.kind()) {
           case SHORT, BRIDGE -> true;
@@ -121,13 +145,31 @@ public final class FaultCatalog {
     }
   }
 
+  /**
+   * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I. One place is one
+   * fault, however bad: its severities share its weight.
+   */
   private void corroded(Joint joint, String what, String where) {
-    for (double ohms : CORRODED) {
-      String more = Measure.GAIN.number(ohms, UnitSystem.METRIC);
+    for (double share : CORRODED) {
+      double ohms = LampLoad.NOMINAL_VOLTS / amps(joint) * share / (1 - share);
       add(
           Fault.of(Fault.Kind.OHMS, joint.name(), ohms),
-          "%s by %s Ω%s".formatted(what, more, where));
+          "%s, loses %.0f %%%s".formatted(what, 100 * share, where),
+          weight / CORRODED.length);
     }
+  }
+
+  /**
+   * The greatest current of a joint in any one state; by design where no state makes it flow, A.
+   */
+  private double amps(Joint joint) {
+    double most =
+        states.stream()
+            .filter(state -> state.network().has(joint.name()))
+            .mapToDouble(state -> Math.abs(state.amps(joint.name())))
+            .max()
+            .orElse(0);
+    return most > CARRIES ? most : Math.max(CARRIES, harness.amps(joint.function()));
   }
 
   /** Where a joint sits, out of its far node: {@code tail_rail_left_3620}, {@code box_earth}. */
