@@ -90,6 +90,8 @@ class FinderWalkTest {
         + "'Open: Magnet, axle 1 left', 6",
     "Pin half out, ELECTRIC, 2, 'A wheel drags or is hard to turn',"
         + "'Breakaway pin part-way out', 5",
+    "Digger with its pin half out, ELECTRIC_HYDRAULIC, 3, 'A wheel drags or is hard to turn',"
+        + "'Breakaway pin part-way out', 5",
     "Dead charge pin, ELECTRIC, 1, 'Nothing on one pin. Socket pin 4, charge',"
         + "'Fuse open: charge', 6",
     "Converted with brown and green exchanged, NONE, 2, '', 'Exchanged at the box: tail and right', 5"

@@ -46,7 +46,7 @@ class ScreenshotMaker {
       browser.open("/jobs/J1004/bench?card=helper");
       browser.at("#helper-start").submit();
       String code = browser.text("#helper-code");
-      browser.open("/jobs/J1004/bench?card=brake.amps");
+      browser.open("/jobs/J1004/bench?card=brake.volts");
       shoot(browser, folder, "phone-helper", "/h/" + code);
     }
   }

@@ -62,7 +62,8 @@ class HandoverController {
   }
 
   /** A figure, or a walk round in one state, with its newest verdict, for the report. */
-  record CheckRow(String title, String reading, String expected, String who, Verdict verdict) {
+  record CheckRow(
+      String title, String reading, String expected, boolean words, String who, Verdict verdict) {
     private static CheckRow of(JobFile file, RoundView round) {
       Band band = round.first().check().band();
       Measure measure = round.first().check().measure();
@@ -77,6 +78,7 @@ class HandoverController {
           round.round().title(),
           read.isEmpty() ? "not read" : round.round().words() ? words(round, file.units()) : read,
           expected,
+          round.round().words(),
           round.chain().stream().findFirst().map(l -> l.reading().person().name()).orElse(""),
           round.verdict());
     }

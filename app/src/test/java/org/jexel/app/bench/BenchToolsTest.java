@@ -12,6 +12,9 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.jexel.app.AppTest;
 import org.jexel.app.Walker;
 import org.jexel.app.job.JobFile;
@@ -19,6 +22,7 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Band;
+import org.jexel.core.check.Round;
 import org.jexel.core.quantity.Verdict;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -210,6 +214,24 @@ class BenchToolsTest {
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + right))
         .contains("Inside the band", "% apart", "Look for a poor joint", "watch");
     assertThat(file().verdict(file().check(left).orElseThrow())).isEqualTo(Verdict.WATCH);
+  }
+
+  /** What proves the rig, or all of it; with what was read and room for the rest. */
+  @Test
+  void theSheetForPaperHoldsEveryCheckOfTheProof() throws Exception {
+    electrician.read(ref, "supply.battery", "12.61");
+    String page = electrician.page("/jobs/" + ref + "/bench/sheet");
+    for (Round round : Round.of(file().proof())) {
+      assertThat(page).contains(round.title());
+    }
+    assertThat(page).contains("12.61 V").doesNotContain("Each magnet by itself");
+    assertThat(electrician.page("/jobs/" + ref + "/bench/sheet?closer=true"))
+        .contains("Each magnet by itself", "Magnet, axle 1 left: by itself");
+    byte[] pdf = electrician.answer("/jobs/" + ref + "/bench.pdf").getContentAsByteArray();
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+          .contains("Check sheet", "Battery, engine off", "12.61 V", "turns freely");
+    }
   }
 
   @Test

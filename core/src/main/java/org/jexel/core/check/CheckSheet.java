@@ -62,7 +62,11 @@ public final class CheckSheet {
     if (rig.hasElectricBrakes() && rig.carries(PinFunction.BRAKE)) {
       sheet.brakeResistance();
       sheet.brakeVolts();
-      sheet.brakeAmps();
+      if (rig.hasMagnets()) {
+        sheet.brakeAmps();
+      } else if (harness.has(PinFunction.CHARGE)) {
+        sheet.pumpSupply();
+      }
     }
     sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
@@ -132,7 +136,7 @@ public final class CheckSheet {
             "Brake circuit, resistance",
             Check.Group.TRAILER,
             PinFunction.BRAKE,
-            "Plug out, breakaway pin in, magnets cold.",
+            "Plug out, breakaway pin in" + (rig.hasMagnets() ? ", magnets cold." : "."),
             "At the trailer's plug",
             brakePin(),
             earthPin(),
@@ -174,12 +178,28 @@ public final class CheckSheet {
             "Clamp on the brake conductor, or ammeter in the feed",
             "in the brake conductor",
             "in series, or the clamp around it",
-            rig.hasMagnets()
-                ? "Current is what the magnets pull with; it falls when one is off."
-                : "Only the signal flows here; the actuator has its own supply.",
+            "Current is what the magnets pull with; it falls when one is off.",
             WITH_HELPER,
             "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)"),
         new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, BRAKE_CONDUCTOR, ""));
+  }
+
+  /** An actuator draws its signal only, too little for a clamp; its pump is what loads a pin. */
+  private void pumpSupply() {
+    volts(
+        Setup.rig(StateWord.LEVER),
+        "brake.supply",
+        "Charge pin, pump running",
+        Check.Group.BRAKES,
+        PinFunction.CHARGE,
+        "Plug in, gain at the top, helper holds the lever full.",
+        "At the connector, probes from behind",
+        "pin %d, charge".formatted(rig.connector().pin(PinFunction.CHARGE).orElseThrow().number()),
+        earthPin(),
+        "sock_charge",
+        "sock_earth",
+        "The pump draws up to 30 A: a feed that looks whole without load breaks down here.",
+        WITH_HELPER);
   }
 
   private String earthPin() {

@@ -45,6 +45,9 @@ public enum Measure {
   /** What the ear says of a magnet. */
   HUMMING("silent", "hums");
 
+  /** From here on a meter shows whole ohms. */
+  private static final double MANY_OHMS = 1000;
+
   private final Unit metric;
   private final int metricDecimals;
   private final Unit us;
@@ -85,7 +88,8 @@ public enum Measure {
     if (none.isPresent()) {
       return none.get().word();
     }
-    int decimals = system == UnitSystem.METRIC ? metricDecimals : usDecimals;
+    boolean many = this == OHMS && Math.abs(si) >= MANY_OHMS;
+    int decimals = many ? 0 : system == UnitSystem.METRIC ? metricDecimals : usDecimals;
     BigDecimal rounded =
         BigDecimal.valueOf(unit(system).fromSi(si)).setScale(decimals, RoundingMode.HALF_UP);
     if (this == GAIN || this == RATING) {

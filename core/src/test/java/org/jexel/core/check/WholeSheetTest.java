@@ -194,6 +194,11 @@ class WholeSheetTest {
     assertThat(read(rig, "hums.actuator")).isEqualTo(1);
     assertThat(read(rig, "hums.actuator", "open:fuse_charge")).isZero();
     assertThat(read(rig, "hums.actuator", "open:wire_cord_brake")).isZero();
+    Check supply = check(rig, "brake.supply");
+    assertThat(supply.band().expected()).isBetween(9.0, 12.4);
+    assertThat(supply.band().judge(read(rig, "brake.supply", "open:fuse_charge")))
+        .isEqualTo(Verdict.FAILS);
+    assertThat(all(rig)).noneMatch(c -> c.id().equals("brake.amps"));
     assertThat(read(rig, "turns.actuator")).isZero();
     assertThat(read(rig, "turns.actuator", "pulled")).isEqualTo(1);
   }

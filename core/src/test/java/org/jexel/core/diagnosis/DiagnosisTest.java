@@ -141,6 +141,45 @@ class DiagnosisTest {
         .orElseThrow(() -> new AssertionError("no fault " + label));
   }
 
+  /** A fault that may be slight or bad is vague; a reading still tells it from a sound rig. */
+  @Test
+  void whatIsVagueIsToldFromWhatIsSharpByWhatItsReadingsWouldBe() {
+    Check check =
+        CHECKS.stream().filter(c -> c.id().equals("lamp.lamp_tail_plate")).findFirst().get();
+    Row sharp = one(12.6, 0.05);
+    assertThat(sharp.apart(one(12.6, 0.05), check, 0)).isFalse();
+    assertThat(sharp.apart(one(12.5, 0.05), check, 0)).isFalse();
+    assertThat(sharp.apart(one(12.3, 0.05), check, 0)).isTrue();
+    assertThat(sharp.apart(one(10.6, 1.2), check, 0)).isTrue();
+    assertThat(sharp.apart(one(12.5, 1.2), check, 0)).isFalse();
+    for (double mean = 9; mean < 13; mean += 0.1) {
+      for (double wide = 0.02; wide < 2; wide *= 2) {
+        Row other = one(mean, wide);
+        assertThat(sharp.apart(other, check, 0)).isEqualTo(other.apart(sharp, check, 0));
+      }
+    }
+  }
+
+  private static Row one(double mean, double deviation) {
+    Hypothesis any = PREDICTIONS.hypotheses().get(0);
+    return new Row(any, new double[] {mean}, new double[] {deviation}, true);
+  }
+
+  /** Else a rival's slight severity beside the leader would make the answer look sure. */
+  @Test
+  void oneFaultStandsInOneGroupInAllItsSeverities() {
+    Stand stand = new Stand(BRAKED, HARNESS, List.of(named("Fuse open: tail")), new Random(6));
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    for (Check check : CHECKS.subList(0, 12)) {
+      seen.add(new Diagnosis.Seen(check.id(), stand.read(check)));
+      List<String> labels =
+          Diagnosis.of(PREDICTIONS, seen).groups().stream()
+              .flatMap(group -> group.hypotheses().stream().map(Hypothesis::label).distinct())
+              .toList();
+      assertThat(labels).doesNotHaveDuplicates();
+    }
+  }
+
   @Test
   void probabilitiesAreSharesAndTheOrderIsTheirs() {
     Diagnosis first = Diagnosis.of(PREDICTIONS, List.of());
