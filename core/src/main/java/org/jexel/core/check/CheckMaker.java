@@ -25,7 +25,7 @@ import org.jexel.core.rig.Rig;
  */
 final class CheckMaker {
   /** How a figure of the whole network comes about. */
-  static final String SOLVED = "U = E − Σ R·I on the way, solved for the whole network";
+  private static final String SOLVED = "U = E − Σ R·I on the way, solved for the whole network";
 
   /** A part that carries less than a tenth of the meter's current is not on the way. */
   private static final double ON_THE_WAY = 0.01;
@@ -56,7 +56,22 @@ final class CheckMaker {
       String black,
       String why,
       double minutes,
-      String formula) {}
+      String formula) {
+    /** Of a value that the network's solution gives. */
+    Words(
+        String id,
+        String title,
+        Check.Group group,
+        PinFunction function,
+        String state,
+        String place,
+        String red,
+        String black,
+        String why,
+        double minutes) {
+      this(id, title, group, function, state, place, red, black, why, minutes, SOLVED);
+    }
+  }
 
   /** Whether this rig has the points that the leads go to. */
   boolean reaches(Setup setup, String red, String black) {

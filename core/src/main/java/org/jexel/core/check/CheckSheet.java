@@ -225,8 +225,7 @@ public final class CheckSheet {
       String why,
       double minutes) {
     add(
-        new CheckMaker.Words(
-            id, title, group, function, state, place, red, black, why, minutes, CheckMaker.SOLVED),
+        new CheckMaker.Words(id, title, group, function, state, place, red, black, why, minutes),
         new Probing(setup, Measure.VOLTS, redNode, blackNode));
   }
 

@@ -24,14 +24,6 @@ final class LoadedChecks {
   private static final double AT_BOX = 3;
   private static final double UNDER = 6;
 
-  private static final List<PinFunction> LAMPS =
-      List.of(
-          PinFunction.TAIL,
-          PinFunction.LEFT,
-          PinFunction.RIGHT,
-          PinFunction.STOP,
-          PinFunction.REVERSE);
-
   private final Harness harness;
   private final CheckMaker maker;
   private final List<Check> checks = new ArrayList<>();
@@ -51,7 +43,7 @@ final class LoadedChecks {
 
   /** Circuits that feed lamps of this rig. */
   static List<PinFunction> circuits(Harness harness) {
-    return LAMPS.stream().filter(harness::has).toList();
+    return PinFunction.LIGHTS.stream().filter(harness::has).toList();
   }
 
   /** What switches a circuit on. */
@@ -192,18 +184,20 @@ final class LoadedChecks {
         load.feed(),
         load.back(),
         UNDER);
-    add(
-        MAGNET_AMPS + load.name(),
-        "Current of " + load.label(),
-        Check.Group.AT_THE_LAMP,
-        PinFunction.BRAKE,
-        held(StateWord.LEVER),
-        "Clamp on one of its two wires, behind the wheel",
-        "clamp around the wire",
-        "–",
-        new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, load.name(), ""),
-        "Each magnet by itself: side with side within 15 %.",
-        UNDER);
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                MAGNET_AMPS + load.name(),
+                "Current of " + load.label(),
+                Check.Group.AT_THE_LAMP,
+                PinFunction.BRAKE,
+                held(StateWord.LEVER),
+                "Clamp on one of its two wires, behind the wheel",
+                "clamp around the wire",
+                "–",
+                "Each magnet by itself: side with side within 15 %.",
+                UNDER),
+            new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, load.name(), "")));
   }
 
   private void volts(
@@ -218,18 +212,20 @@ final class LoadedChecks {
       String black,
       double minutes) {
     if (maker.reaches(setup, red, black)) {
-      add(
-          id,
-          title,
-          group,
-          function,
-          state,
-          place,
-          named(red),
-          named(black),
-          new Probing(setup, Measure.VOLTS, red, black),
-          "Under load a poor joint shows itself as volts that are missing.",
-          minutes);
+      checks.add(
+          maker.make(
+              new CheckMaker.Words(
+                  id,
+                  title,
+                  group,
+                  function,
+                  state,
+                  place,
+                  named(red),
+                  named(black),
+                  "Under load a poor joint shows itself as volts that are missing.",
+                  minutes),
+              new Probing(setup, Measure.VOLTS, red, black)));
     }
   }
 
@@ -242,34 +238,5 @@ final class LoadedChecks {
         .replaceFirst("^box_", "box, ")
         .replaceFirst("_near$", "")
         .replace('_', ' ');
-  }
-
-  private void add(
-      String id,
-      String title,
-      Check.Group group,
-      PinFunction function,
-      String state,
-      String place,
-      String red,
-      String black,
-      Probing probing,
-      String why,
-      double minutes) {
-    checks.add(
-        maker.make(
-            new CheckMaker.Words(
-                id,
-                title,
-                group,
-                function,
-                state,
-                place,
-                red,
-                black,
-                why,
-                minutes,
-                CheckMaker.SOLVED),
-            probing));
   }
 }

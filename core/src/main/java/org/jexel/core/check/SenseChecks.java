@@ -13,6 +13,7 @@ import org.jexel.core.quantity.Measure;
  * a shared return cannot hide from, hum and drag at each wheel.
  */
 final class SenseChecks {
+  private static final String NO_LEAD = "–";
   private static final double ROUND = 1.5;
   private static final double WITH_HELPER = 2;
   private static final double ON_STANDS = 6;
@@ -60,16 +61,20 @@ final class SenseChecks {
     for (StateWord word : state) {
       words.add(word.word());
     }
-    add(
-        "look." + String.join("+", words) + "." + load.name(),
-        "Look: %s, %s part".formatted(load.label(), part(load.function())),
-        load.function(),
-        LoadedChecks.held(state),
-        "Once round the trailer, lenses shaded by a hand",
-        "your eye",
-        new Probing(Setup.rig(state), Measure.GLOW, load.name(), ""),
-        "A lamp that glows when it should not shares somebody's return.",
-        ROUND);
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                "look." + String.join("+", words) + "." + load.name(),
+                "Look: %s, %s part".formatted(load.label(), part(load.function())),
+                Check.Group.SEEN,
+                load.function(),
+                LoadedChecks.held(state),
+                "Once round the trailer, lenses shaded by a hand",
+                "your eye",
+                NO_LEAD,
+                "A lamp that glows when it should not shares somebody's return.",
+                ROUND),
+            new Probing(Setup.rig(state), Measure.GLOW, load.name(), "")));
   }
 
   /** What of a lamp a circuit lights; without a stop pin the indicators are the stop lamps too. */
@@ -83,57 +88,45 @@ final class SenseChecks {
   private void brakes() {
     for (Load load : harness.loads()) {
       if (load.kind() == Load.Kind.MAGNET || load.kind() == Load.Kind.ACTUATOR) {
-        boolean actuator = load.kind() == Load.Kind.ACTUATOR;
-        add(
-            "hums." + load.name(),
-            actuator ? "Listen: Actuator's pump" : "Listen: " + load.label(),
-            PinFunction.BRAKE,
-            LoadedChecks.held(StateWord.LEVER) + " Helper in the cab.",
-            actuator ? "At the actuator" : "At the wheel",
-            "your ear",
-            new Probing(Setup.rig(StateWord.LEVER), Measure.HUMMING, load.name(), ""),
-            actuator
-                ? "The pump runs when the signal arrives and its own supply is there: both at once, before any meter is out."
-                : "A magnet that pulls is heard and felt before any meter is out.",
-            WITH_HELPER);
-        add(
-            "turns." + load.name(),
-            actuator ? "Turn a braked wheel" : "Turn the wheel: " + load.label(),
-            PinFunction.BRAKE,
-            "All off, plug out, breakaway pin in; wheel off the ground on a stand.",
-            "At the wheel",
-            "your hand",
-            new Probing(Setup.rig(StateWord.UNPLUGGED), Measure.TURNING, load.name(), ""),
-            "A brake that is fed when nothing should feed it drags, heats its lining and empties the battery.",
-            ON_STANDS);
+        listen(load, load.kind() == Load.Kind.ACTUATOR);
+        turn(load, load.kind() == Load.Kind.ACTUATOR);
       }
     }
   }
 
-  private void add(
-      String id,
-      String title,
-      PinFunction function,
-      String state,
-      String place,
-      String sense,
-      Probing probing,
-      String why,
-      double minutes) {
+  private void listen(Load load, boolean actuator) {
     checks.add(
         maker.make(
             new CheckMaker.Words(
-                id,
-                title,
+                "hums." + load.name(),
+                "Listen: " + (actuator ? "Actuator's pump" : load.label()),
                 Check.Group.SEEN,
-                function,
-                state,
-                place,
-                sense,
-                "–",
-                why,
-                minutes,
-                CheckMaker.SOLVED),
-            probing));
+                PinFunction.BRAKE,
+                LoadedChecks.held(StateWord.LEVER) + " Helper in the cab.",
+                actuator ? "At the actuator" : "At the wheel",
+                "your ear",
+                NO_LEAD,
+                actuator
+                    ? "The pump runs when the signal arrives and its own supply is there: both at once, before any meter is out."
+                    : "A magnet that pulls is heard and felt before any meter is out.",
+                WITH_HELPER),
+            new Probing(Setup.rig(StateWord.LEVER), Measure.HUMMING, load.name(), "")));
+  }
+
+  private void turn(Load load, boolean actuator) {
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                "turns." + load.name(),
+                actuator ? "Turn a braked wheel" : "Turn the wheel: " + load.label(),
+                Check.Group.SEEN,
+                PinFunction.BRAKE,
+                "All off, plug out, breakaway pin in; wheel off the ground on a stand.",
+                "At the wheel",
+                "your hand",
+                NO_LEAD,
+                "A brake that is fed when nothing should feed it drags, heats its lining and empties the battery.",
+                ON_STANDS),
+            new Probing(Setup.rig(StateWord.UNPLUGGED), Measure.TURNING, load.name(), "")));
   }
 }

@@ -69,8 +69,7 @@ final class TrailerAlone {
               "in series in the fused lead",
               "earth pin to the supply's minus",
               "It settles whether vehicle or trailer is at fault: here no vehicle is joined.",
-              BENCH_LEAD,
-              CheckMaker.SOLVED),
+              BENCH_LEAD),
           new Probing(Setup.bench(function), Measure.AMPS, RigNetwork.BENCH, ""));
     }
   }

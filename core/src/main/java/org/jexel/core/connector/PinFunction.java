@@ -1,5 +1,7 @@
 package org.jexel.core.connector;
 
+import java.util.List;
+
 /** The job that one conductor of a trailer connection does. */
 public enum PinFunction {
   EARTH("earth"),
@@ -10,6 +12,9 @@ public enum PinFunction {
   REVERSE("reverse"),
   BRAKE("brake"),
   CHARGE("charge");
+
+  /** What feeds lamps. */
+  public static final List<PinFunction> LIGHTS = List.of(TAIL, LEFT, RIGHT, STOP, REVERSE);
 
   private final String label;
 

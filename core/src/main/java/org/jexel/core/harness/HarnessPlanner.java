@@ -52,14 +52,6 @@ public final class HarnessPlanner {
   /** Two ends that can still be crimped, m. */
   private static final double SHORTEST_RUN = 0.1;
 
-  private static final List<PinFunction> LIGHTS =
-      List.of(
-          PinFunction.TAIL,
-          PinFunction.LEFT,
-          PinFunction.RIGHT,
-          PinFunction.STOP,
-          PinFunction.REVERSE);
-
   private final Rig rig;
   private final Frame frame;
   private final Wiring wiring = new Wiring();
@@ -92,7 +84,7 @@ public final class HarnessPlanner {
   public static Harness plan(Rig rig, List<WireSize> stock) {
     HarnessPlanner planner = new HarnessPlanner(rig, stock);
     planner.crossing(PinFunction.EARTH, BATTERY_MINUS);
-    LIGHTS.stream().filter(rig::carries).forEach(planner::lights);
+    PinFunction.LIGHTS.stream().filter(rig::carries).forEach(planner::lights);
     planner.returns();
     planner.brakes();
     planner.charge();
