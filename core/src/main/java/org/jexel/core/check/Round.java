@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -41,7 +42,8 @@ public record Round(List<Check> checks) {
   public String title() {
     String state = first().state().replaceFirst("\\.$", "");
     return switch (first().measure()) {
-      case GLOW -> "Look round: " + state.substring(0, 1).toLowerCase() + state.substring(1);
+      case GLOW ->
+          "Look round: " + state.substring(0, 1).toLowerCase(Locale.ROOT) + state.substring(1);
       case TURNING -> "Turn each braked wheel by hand";
       case HUMMING -> "Listen at the brakes";
       default -> first().title();

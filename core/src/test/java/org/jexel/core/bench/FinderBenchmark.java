@@ -2,6 +2,7 @@ package org.jexel.core.bench;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -241,12 +242,17 @@ public final class FinderBenchmark {
     return now.groups().get(0).leading().healthy();
   }
 
-  /** Minutes until the fault leads when the checks are taken in the order of the sheet. */
+  /**
+   * Minutes until the fault leads when the checks are taken in the order of the sheet: those that
+   * prove the rig first, then whatever looks closer.
+   */
   private static double inOrder(Predictions predictions, Stand stand, FaultCatalog.Named hidden) {
     List<Diagnosis.Seen> seen = new ArrayList<>();
     double minutes = 0;
     String place = "";
-    for (Round round : Round.of(predictions.checks())) {
+    List<Check> order = new ArrayList<>(predictions.checks());
+    order.sort(Comparator.comparing(check -> !check.proves()));
+    for (Round round : Round.of(order)) {
       minutes += round.minutes() + (round.first().place().equals(place) ? 0 : 0.5);
       place = round.first().place();
       round.checks().forEach(check -> seen.add(new Diagnosis.Seen(check.id(), stand.read(check))));
