@@ -285,6 +285,9 @@ class BrowserTest {
             "/jobs/J1003/cab?card=panel",
             "/jobs/J1003/cab?card=power",
             "/jobs/J1002/bench",
+            "/jobs/J1003/bench?card=look.tail",
+            "/jobs/J1001/bench?card=continuity.lamp_tail_rear_left",
+            "/jobs/J1004/bench/sheet",
             "/jobs/J1005/bench?card=finder",
             "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
             "/jobs/J1005/bench?card=meter",
@@ -301,7 +304,13 @@ class BrowserTest {
     }
     browser.size(390, 844);
     for (String view :
-        List.of("/", "/jobs/J1004/bench", "/jobs/J1003/road", "/jobs/J1002/breakaway")) {
+        List.of(
+            "/",
+            "/jobs/J1004/bench",
+            "/jobs/J1003/bench?card=look.tail",
+            "/jobs/J1005/bench?card=finder",
+            "/jobs/J1003/road",
+            "/jobs/J1002/breakaway")) {
       browser.open(view);
       audit(view + " on a phone", false);
     }

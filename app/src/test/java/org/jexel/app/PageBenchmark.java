@@ -98,7 +98,7 @@ class PageBenchmark {
           "insert into reading (job_id, check_id, title, measure, value_si, typed, expected_si,"
               + " low_si, high_si, verdict, person_id, taken_at, request_key) select ?, check_id,"
               + " title, measure, value_si, typed, expected_si, low_si, high_si, verdict, person_id,"
-              + " taken_at, concat(?, check_id) from reading where job_id = ? and corrects_id is null",
+              + " taken_at, md5(concat(?, check_id)) from reading where job_id = ? and corrects_id is null",
           id,
           key,
           from);

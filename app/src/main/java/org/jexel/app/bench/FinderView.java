@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.NextAct;
+import org.jexel.app.job.Station;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -88,5 +90,13 @@ public record FinderView(
     Diagnosis.Group leading = diagnosis.groups().get(0);
     boolean allRead = round == null && leading.leading().healthy();
     return leading.sure() || allRead ? leading : null;
+  }
+
+  /** What to do now, where it is sure what is the matter; whoever looks at the finder sees it. */
+  Optional<NextAct> mend() {
+    return Optional.ofNullable(sure())
+        .filter(group -> !group.leading().healthy() && !again)
+        .map(group -> "Mend: " + group.labels().get(0))
+        .map(text -> new NextAct(Station.BENCH, "finder", text, ""));
   }
 }

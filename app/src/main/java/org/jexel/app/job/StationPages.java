@@ -11,7 +11,7 @@ import org.springframework.web.servlet.ModelAndView;
 public class StationPages {
 
   /**
-   * @param view what the station's own template needs
+   * @param view what the station's own template needs; a next act in it goes before the job's
    * @param card the open card, or empty for the station's choice
    */
   public ModelAndView page(JobFile file, Station station, String card, Map<String, ?> view) {
@@ -25,7 +25,7 @@ public class StationPages {
     page.addObject("job", file.job());
     page.addObject("station", station);
     page.addObject("rail", progress.states());
-    page.addObject("next", progress.next());
+    page.addObject("next", view.containsKey("next") ? view.get("next") : progress.next());
     page.addObject("open", card);
     page.addObject("towline", Towline.draw(file, station, drawn));
     page.addObject("requestKey", UUID.randomUUID().toString());

@@ -49,7 +49,8 @@ class FinderTest {
     assertThat(page)
         .contains("Return lost: Rear lamp, left")
         .contains("What may be the matter")
-        .contains("Next: ");
+        .contains("Next: ")
+        .contains("<b>Mend: Return lost: Rear lamp, left</b>");
     JsonNode answer =
         json.readTree(
             ask("J1005", "[{\"check\":\"look.left.lamp_left_rear_left\",\"value\":\"glimmers\"}]")
