@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.NextAct;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Check.Group;
 import org.jexel.core.check.Probing;
@@ -63,12 +64,12 @@ final class BenchLayer {
       return;
     }
     List<Verdict> verdicts = rounds.stream().map(file::verdict).toList();
-    int open = Math.max(0, verdicts.indexOf(Verdict.NOT_YET));
+    String card = rounds.get(Math.max(0, verdicts.indexOf(Verdict.NOT_YET))).id();
     Verdict whole = Verdict.ofAll(verdicts);
     marks.point(
         new double[] {at.x(place[0]), at.y(place[1])},
-        "/jobs/%s/bench?card=%s"
-            .formatted(file.job().ref(), rounds.get(open).id().replace("+", "%2B")),
+        "/jobs/%s/bench?card=%s#%s"
+            .formatted(file.job().ref(), card.replace("+", "%2B"), NextAct.anchor(card)),
         anchor,
         label,
         "%d of %d, %s"
