@@ -12,16 +12,12 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.connector.Face;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 
 /** The check sheet on paper: what to expect at each check, and room for what is read. */
 @Controller
@@ -30,14 +26,12 @@ class BenchPapers {
       DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
 
   private final JobFiles files;
-  private final TemplateEngine templates;
   private final Pdf pdf;
   private final Shapes shapes;
   private final Clock clock;
 
-  BenchPapers(JobFiles files, TemplateEngine templates, Pdf pdf, Shapes shapes, Clock clock) {
+  BenchPapers(JobFiles files, Pdf pdf, Shapes shapes, Clock clock) {
     this.files = files;
-    this.templates = templates;
     this.pdf = pdf;
     this.shapes = shapes;
     this.clock = clock;
@@ -60,11 +54,7 @@ class BenchPapers {
       @RequestParam(defaultValue = "false") boolean closer,
       Person person) {
     Map<String, Object> model = sheet(files.open(ref, person), closer);
-    String page = templates.process("check-sheet-pdf", new Context(Locale.UK, model));
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-checks.pdf\"")
-        .body(pdf.render(page));
+    return pdf.answer("check-sheet-pdf", model, ref + "-checks.pdf");
   }
 
   private Map<String, Object> sheet(JobFile file, boolean closer) {

@@ -35,8 +35,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 
 /** Station 3: the controller in the vehicle. */
 @Controller
@@ -49,7 +47,6 @@ class CabController {
   private final CabModels models;
   private final ControllerLibrary library;
   private final StationPages pages;
-  private final TemplateEngine templates;
   private final Pdf pdf;
   private final ControllerLink link;
 
@@ -60,7 +57,6 @@ class CabController {
       CabModels models,
       ControllerLibrary library,
       StationPages pages,
-      TemplateEngine templates,
       Pdf pdf,
       ControllerLink link) {
     this.files = files;
@@ -69,7 +65,6 @@ class CabController {
     this.models = models;
     this.library = library;
     this.pages = pages;
-    this.templates = templates;
     this.pdf = pdf;
     this.link = link;
   }
@@ -195,10 +190,6 @@ class CabController {
   @GetMapping("/jobs/{ref}/cab/template.pdf")
   ResponseEntity<byte[]> paper(@PathVariable String ref, Person person) {
     Map<String, Object> model = Map.of("drawing", drawing(ref, person), "ref", ref);
-    String page = templates.process("template-pdf", new Context(Locale.UK, model));
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-template.pdf\"")
-        .body(pdf.render(page));
+    return pdf.answer("template-pdf", model, ref + "-template.pdf");
   }
 }

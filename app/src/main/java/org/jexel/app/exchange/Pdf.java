@@ -7,13 +7,40 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Locale;
+import java.util.Map;
 import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
 
-/** Turns a page of well-formed XHTML with inline SVG into a PDF, with the fonts that ship here. */
+/** Pages as PDF, with the fonts that ship here. */
 @Component
 public class Pdf {
-  public byte[] render(String xhtml) {
+  private final TemplateEngine templates;
+
+  Pdf(TemplateEngine templates) {
+    this.templates = templates;
+  }
+
+  /**
+   * A template as a PDF that the browser shows.
+   *
+   * @param template of well-formed XHTML, with inline SVG
+   * @param file name under which it would be saved
+   */
+  public ResponseEntity<byte[]> answer(String template, Map<String, Object> model, String file) {
+    String page = templates.process(template, new Context(Locale.UK, model));
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + file + "\"")
+        .body(render(page));
+  }
+
+  private static byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       PdfRendererBuilder builder = new PdfRendererBuilder();

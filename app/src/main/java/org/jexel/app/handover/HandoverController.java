@@ -23,15 +23,11 @@ import org.jexel.core.check.Round;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.servlet.ModelAndView;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 
 /** Station 7: the report, as a page and as PDF. */
 @Controller
@@ -41,21 +37,13 @@ class HandoverController {
 
   private final JobFiles files;
   private final StationPages pages;
-  private final TemplateEngine templates;
   private final Pdf pdf;
   private final Shapes shapes;
   private final Clock clock;
 
-  HandoverController(
-      JobFiles files,
-      StationPages pages,
-      TemplateEngine templates,
-      Pdf pdf,
-      Shapes shapes,
-      Clock clock) {
+  HandoverController(JobFiles files, StationPages pages, Pdf pdf, Shapes shapes, Clock clock) {
     this.files = files;
     this.pages = pages;
-    this.templates = templates;
     this.pdf = pdf;
     this.shapes = shapes;
     this.clock = clock;
@@ -117,11 +105,7 @@ class HandoverController {
     model.put("units", file.units());
     model.put("person", person);
     model.put("towline", Towline.draw(file, Station.HANDOVER, ""));
-    String page = templates.process("report-pdf", new Context(Locale.UK, model));
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-report.pdf\"")
-        .body(pdf.render(page));
+    return pdf.answer("report-pdf", model, ref + "-report.pdf");
   }
 
   private Map<String, Object> report(JobFile file) {

@@ -31,8 +31,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.servlet.ModelAndView;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 
 /** The harness on paper: the sheet as page and PDF, the drawing as SVG, the lists as CSV. */
 @Controller
@@ -43,23 +41,14 @@ class HarnessPapers {
   private final JobFiles files;
   private final Colours colours;
   private final Stock stock;
-  private final TemplateEngine templates;
   private final Pdf pdf;
   private final Shapes shapes;
   private final Clock clock;
 
-  HarnessPapers(
-      JobFiles files,
-      Colours colours,
-      Stock stock,
-      TemplateEngine templates,
-      Pdf pdf,
-      Shapes shapes,
-      Clock clock) {
+  HarnessPapers(JobFiles files, Colours colours, Stock stock, Pdf pdf, Shapes shapes, Clock clock) {
     this.files = files;
     this.colours = colours;
     this.stock = stock;
-    this.templates = templates;
     this.pdf = pdf;
     this.shapes = shapes;
     this.clock = clock;
@@ -99,11 +88,7 @@ class HarnessPapers {
   @GetMapping("/jobs/{ref}/harness.pdf")
   ResponseEntity<byte[]> paper(@PathVariable String ref, Person person) {
     Map<String, Object> model = sheet(files.open(ref, person));
-    String page = templates.process("harness-pdf", new Context(Locale.UK, model));
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + ref + "-harness.pdf\"")
-        .body(pdf.render(page));
+    return pdf.answer("harness-pdf", model, ref + "-harness.pdf");
   }
 
   @GetMapping("/jobs/{ref}/harness.svg")
