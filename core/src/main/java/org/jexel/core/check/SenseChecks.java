@@ -46,14 +46,19 @@ final class SenseChecks {
         .forEach(function -> states.add(new StateWord[] {LoadedChecks.word(function)}));
     states.addAll(List.of(TOGETHER));
     for (StateWord[] state : states) {
-      boolean marked = state.length == 1 && state[0] == StateWord.TAIL;
-      for (Load load : harness.loads()) {
-        boolean rear = load.name().contains("rear") && !load.name().contains("marker");
-        if (load.lamp() && (rear || marked)) {
-          look(load, state);
-        }
-      }
+      harness.loads().stream()
+          .filter(load -> load.lamp() && told(load, state))
+          .forEach(load -> look(load, state));
     }
+  }
+
+  /**
+   * With one circuit on, all that it feeds; and always the rear lamps, where returns are shared.
+   */
+  private static boolean told(Load load, StateWord... state) {
+    boolean rear = load.name().contains("rear") && !load.name().contains("marker");
+    boolean marked = state.length == 1 && state[0] == StateWord.TAIL;
+    return rear || marked || state.length == 1 && state[0] == LoadedChecks.word(load.function());
   }
 
   private void look(Load load, StateWord... state) {

@@ -19,6 +19,7 @@ import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Span;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.Network;
@@ -53,6 +54,7 @@ class WholeSheetTest {
             RigField.TOW_CONNECTOR, connector,
             RigField.TRAILER_CONNECTOR, connector,
             RigField.CONTROLLER_KIND, braked ? "UNDER_DASH" : "NONE",
+            RigField.TRAILER_KIND, axles == 3 ? "PLANT" : "FLATBED",
             RigField.BREAKAWAY_KIT, braked ? "OWN_BATTERY" : "NONE",
             RigField.LAMP_RETURN, lampReturn));
   }
@@ -110,6 +112,23 @@ class WholeSheetTest {
           boolean words = !checks.get(0).measure().words().isEmpty();
           assertThat(words || checks.size() == 1).as(round).isTrue();
         });
+  }
+
+  /** No lamp is proved by a round in which it is dark. */
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("rigs")
+  void everyLampIsSeenBrightInSomeRound(String name, Rig rig) {
+    Harness harness = Stand.harness(rig);
+    List<Check> checks = all(rig);
+    assertThat(harness.loads().stream().filter(Load::lamp))
+        .allSatisfy(
+            lamp ->
+                assertThat(checks)
+                    .anyMatch(
+                        c ->
+                            c.proves()
+                                && c.probing().red().equals(lamp.name())
+                                && c.band().expected() == 3));
   }
 
   /** Plug out, one sees the socket's or the plug's open face; plug in, the wires behind. */
