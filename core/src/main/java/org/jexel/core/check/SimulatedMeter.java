@@ -101,8 +101,17 @@ public final class SimulatedMeter {
     return varied;
   }
 
+  /** Deviations off; a tolerance is two of them, and a part beyond it is not a healthy one. */
+  private static double withinTolerance(SplittableRandom dice) {
+    double z = dice.nextGaussian();
+    while (Math.abs(z) > 2) {
+      z = dice.nextGaussian();
+    }
+    return z;
+  }
+
   private Element with(Element element, Tolerance tolerance) {
-    double z = new SplittableRandom(seed * 31 + element.name().hashCode()).nextGaussian();
+    double z = withinTolerance(new SplittableRandom(seed * 31 + element.name().hashCode()));
     double shift = z < 0 ? z * tolerance.below() / 2 : z * tolerance.above() / 2;
     double factor = Math.max(0.05, 1 + shift / tolerance.nominal());
     if (element instanceof Element.Resistor r) {
