@@ -124,7 +124,7 @@ public class BenchService {
 
   /** Puts what the meter shows into the field. */
   void meter(JobFile file, Check check) {
-    double shown = meter.read(file.job().id(), file.rig(), file.harness(), check);
+    double shown = meter.read(file.job().id(), file.asRead(), file.harness(), check);
     String typed = check.measure().text(shown, UnitSystem.METRIC).replace('−', '-');
     long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
     drafts.keep(file.job(), file.person(), FORM, check.id(), typed, seen);

@@ -52,12 +52,12 @@ record TesterCard(
         wired,
         leads ? lamps(file, on, faults) : List.of(),
         leads ? file.diagnosis().groups().get(0).leading().label() : "",
-        plugged ? tester.lamps(file.job().id(), file.rig(), file.harness(), on) : List.of());
+        plugged ? tester.lamps(file.job().id(), file.asRead(), file.harness(), on) : List.of());
   }
 
   private static List<PlugTester> lamps(JobFile file, Set<StateWord> on, List<Fault> faults) {
     try {
-      return PlugTester.lamps(file.rig(), file.harness(), on, faults);
+      return PlugTester.lamps(file.asRead(), file.harness(), on, faults);
     } catch (NetworkException cannot) {
       return List.of();
     }

@@ -52,9 +52,9 @@ public final class LitLayer {
     }
     List<Fault> faults = finding ? suspected() : List.of();
     try {
-      Solution whole = setup.get().solve(file.rig(), file.harness(), List.of());
+      Solution whole = setup.get().solve(file.asRead(), file.harness(), List.of());
       Solution shown =
-          faults.isEmpty() ? whole : setup.get().solve(file.rig(), file.harness(), faults);
+          faults.isEmpty() ? whole : setup.get().solve(file.asRead(), file.harness(), faults);
       List<Lit> lit = Lit.of(file.harness(), shown, whole);
       file.rig().fittedLamps().forEach(lamp -> lamp(lamp, lit));
       svg.label(24, 17, words(setup.get(), !faults.isEmpty(), shown), "start", 14, INK);

@@ -27,6 +27,7 @@ import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
 import org.jexel.core.check.Round;
 import org.jexel.core.check.SideBySide;
 import org.jexel.core.connector.ConnectorCatalog;
@@ -154,6 +155,11 @@ public final class JobFile {
 
   public Rig rig() {
     return rig;
+  }
+
+  /** The rig as it now stands: with the battery that was read at the bench. */
+  public Rig asRead() {
+    return once("asRead", () -> CheckSheet.asRead(rig, supply()));
   }
 
   public RigPart part(Subject subject) {

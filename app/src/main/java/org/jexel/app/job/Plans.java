@@ -15,7 +15,6 @@ import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
-import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Component;
 
 /**
@@ -55,11 +54,7 @@ class Plans {
     return predictions.get(
         new Checked(wired(rig, stock), supply),
         key -> {
-          FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
-          Rig read =
-              supply.isPresent()
-                  ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble()))
-                  : rig;
+          Rig read = CheckSheet.asRead(rig, supply);
           return Predictions.of(read, harness(rig, stock), checks(rig, stock, supply));
         });
   }

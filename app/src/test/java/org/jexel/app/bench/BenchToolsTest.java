@@ -120,6 +120,20 @@ class BenchToolsTest {
     assertThat(unknown.getRedirectedUrl()).contains("/bench?card=");
   }
 
+  /** Whatever battery somebody read: the simulated rig has that one from then on. */
+  @Test
+  void theSimulatedRigHasTheBatteryThatWasRead() throws Exception {
+    electrician.read(ref, "supply.battery", "11.9");
+    for (String check : List.of("socket.tail", "socket.left", "socket.charge")) {
+      electrician.post("/jobs/" + ref + "/bench/meter", Map.of("checks", check));
+      Matcher typed =
+          Pattern.compile("id=\"reading\"[^>]* value=\"([0-9.]+) V\"")
+              .matcher(electrician.page("/jobs/" + ref + "/bench?card=" + check));
+      assertThat(typed.find()).as(check).isTrue();
+      assertThat(Double.parseDouble(typed.group(1))).as(check).isBetween(11.6, 12.2);
+    }
+  }
+
   @Test
   void theTesterIsShownAsWiredAndWithWhatIsHidden() throws Exception {
     String path = "/jobs/" + ref + "/bench?card=tester&state=tail&plugged=true";

@@ -49,10 +49,7 @@ public final class CheckSheet {
   public static List<Check> of(Rig rig, Harness harness, OptionalDouble supply) {
     CheckSheet first = new CheckSheet(rig, harness);
     first.supply();
-    FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
-    Rig measured =
-        supply.isPresent() ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble())) : rig;
-    CheckSheet sheet = new CheckSheet(measured, harness);
+    CheckSheet sheet = new CheckSheet(asRead(rig, supply), harness);
     sheet.checks.addAll(first.checks);
     for (Pin pin : rig.connector().pins()) {
       if (pin.function() != PinFunction.EARTH && pin.function() != PinFunction.BRAKE) {
@@ -73,6 +70,16 @@ public final class CheckSheet {
     sheet.checks.addAll(SenseChecks.of(harness, sheet.maker));
     sheet.checks.sort(Comparator.comparing(Check::group));
     return List.copyOf(sheet.checks);
+  }
+
+  /**
+   * The rig as later readings find it: its battery where it was read.
+   *
+   * @param supply battery volts as read, V
+   */
+  public static Rig asRead(Rig rig, OptionalDouble supply) {
+    FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
+    return supply.isPresent() ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble())) : rig;
   }
 
   private void supply() {
