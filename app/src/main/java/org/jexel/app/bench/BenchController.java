@@ -12,6 +12,7 @@ import org.jexel.app.helper.HelperPage;
 import org.jexel.app.helper.Helpers;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
@@ -124,22 +125,34 @@ class BenchController {
       @RequestParam String requestKey,
       @RequestParam(defaultValue = "") String back,
       Person person) {
-    JobFile file = files.open(ref, person);
-    Check check = check(file, id);
-    boolean kept = bench.record(file, check, reading, seen, requestKey);
+    boolean kept =
+        files.act(
+            ref,
+            person,
+            file -> (Boolean) bench.record(file, check(file, id), reading, seen, requestKey));
     return card(kept && back.equals(FINDER) ? FINDER : id);
   }
 
   @PostMapping("/jobs/{ref}/bench/mended")
   String mended(@PathVariable String ref, @RequestParam String fault, Person person) {
-    repairs.mend(files.open(ref, person), fault);
+    files.change(ref, person, file -> repairs.mend(file, fault));
     return card(FINDER);
   }
 
   /** One word for each lamp or wheel of a round. */
   @PostMapping("/jobs/{ref}/bench/round")
   String round(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
-    JobFile file = files.open(ref, person);
+    return files.act(ref, person, file -> record(file, typed));
+  }
+
+  /** Words that were changed and not recorded yet. */
+  @PostMapping("/jobs/{ref}/bench/round/draft")
+  String roundDraft(
+      @PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
+    return files.act(ref, person, file -> draft(file, typed));
+  }
+
+  private String record(JobFile file, Map<String, String> typed) {
     List<Said> words = Said.of(file, typed);
     boolean kept = true;
     for (Said said : words) {
@@ -149,11 +162,7 @@ class BenchController {
     return onward ? card(FINDER) : card(words.get(0).check().round());
   }
 
-  /** Words that were changed and not recorded yet. */
-  @PostMapping("/jobs/{ref}/bench/round/draft")
-  String roundDraft(
-      @PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
-    JobFile file = files.open(ref, person);
+  private String draft(JobFile file, Map<String, String> typed) {
     List<Said> words = Said.of(file, typed);
     words.stream()
         .filter(said -> !said.word().equals(CheckView.of(file, said.check()).word()))
@@ -188,7 +197,7 @@ class BenchController {
                   check,
                   word,
                   seen.matches("\\d{1,18}") ? Long.parseLong(seen) : newest,
-                  BenchService.key(typed.getOrDefault("requestKey", ""), check)));
+                  RequestKey.of(typed.getOrDefault("requestKey", ""), check.id())));
         }
       }
       return all;
@@ -203,8 +212,8 @@ class BenchController {
       @RequestParam(defaultValue = "0") long seen,
       @RequestParam(defaultValue = "") String requestKey,
       Person person) {
-    JobFile file = files.open(ref, person);
-    bench.draft(file, check(file, id), reading, seen, requestKey);
+    files.change(
+        ref, person, file -> bench.draft(file, check(file, id), reading, seen, requestKey));
     return card(id);
   }
 

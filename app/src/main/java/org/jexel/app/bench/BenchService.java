@@ -2,25 +2,23 @@ package org.jexel.app.bench;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.UUID;
 import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.RequestKey;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Plausible;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
-/** Takes readings. Once it returns, the reading is on disk; a repeated post makes no second one. */
+/**
+ * Takes readings, within an act on their job. Once that returns, the reading is on disk; a repeated
+ * post makes no second one.
+ */
 @Service
 public class BenchService {
   static final String FORM = "bench";
@@ -28,27 +26,17 @@ public class BenchService {
   private static final int SHOWN = 2000;
 
   private final ReadingRepository readings;
-  private final JobFiles files;
   private final Drafts drafts;
   private final Clock clock;
-  private final TransactionTemplate transaction;
   private final MeterPort meter;
   private final Cache<String, String> shownLast =
       Caffeine.newBuilder().maximumSize(SHOWN).expireAfterWrite(Duration.ofHours(1)).build();
 
-  BenchService(
-      ReadingRepository readings,
-      JobFiles files,
-      Drafts drafts,
-      Clock clock,
-      PlatformTransactionManager transactions,
-      MeterPort meter) {
+  BenchService(ReadingRepository readings, Drafts drafts, Clock clock, MeterPort meter) {
     this.meter = meter;
     this.readings = readings;
-    this.files = files;
     this.drafts = drafts;
     this.clock = clock;
-    this.transaction = new TransactionTemplate(transactions);
   }
 
   /** A typed reading: its value, or why it cannot be one. */
@@ -57,6 +45,9 @@ public class BenchService {
   static Typed read(Check check, String typed, UnitSystem units) {
     if (typed.isBlank()) {
       return new Typed(Double.NaN, "Type what the meter shows.");
+    }
+    if (typed.strip().length() > LONGEST_TYPED) {
+      return new Typed(Double.NaN, "A reading has at most 40 letters.");
     }
     Parsed parsed = QuantityParser.parse(typed, check.measure(), units);
     if (parsed instanceof Parsed.Misread misread) {
@@ -86,8 +77,8 @@ public class BenchService {
       Reading.Source source) {
     Reading newest = file.lastReading(check.id()).orElse(null);
     long now = newest == null ? 0 : newest.id();
-    boolean repeated = readings.existsByRequestKey(requestKey);
-    if (repeated) {
+    String key = RequestKey.of(requestKey);
+    if (readings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return true;
     }
     Typed value = read(check, typed, file.units());
@@ -95,30 +86,19 @@ public class BenchService {
       drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
       return false;
     }
-    try {
-      transaction.executeWithoutResult(
-          status -> {
-            files.hold(file);
-            readings.saveAndFlush(
-                new Reading(
-                    file.job(),
-                    check,
-                    value.si(),
-                    typed.strip().substring(0, Math.min(LONGEST_TYPED, typed.strip().length())),
-                    newest == null ? null : newest.id(),
-                    file.person(),
-                    clock.instant(),
-                    requestKey,
-                    source));
-            drafts.drop(file.job(), file.person(), FORM, check.id());
-          });
-    } catch (DataIntegrityViolationException refused) {
-      if (!readings.existsByRequestKey(requestKey)) {
-        throw refused;
-      }
-      return true;
-    }
-    files.refresh(file.job().ref(), file.person());
+    readings.save(
+        new Reading(
+            file.job(),
+            check,
+            value.si(),
+            typed.strip(),
+            newest == null ? null : newest.id(),
+            file.person(),
+            clock.instant(),
+            key,
+            source));
+    drafts.drop(file.job(), file.person(), FORM, check.id());
+    file.changed();
     return true;
   }
 
@@ -153,36 +133,22 @@ public class BenchService {
       if (row.good()) {
         long seen = file.lastReading(row.check().id()).map(Reading::id).orElse(0L);
         // By its line: once it is recorded, a row without a check would fit the next one.
-        String key = key(requestKey, "line " + row.line());
+        String key = RequestKey.of(requestKey, "line " + row.line());
         kept += record(file, row.check(), row.typed(), seen, key, Reading.Source.FILE) ? 1 : 0;
       }
     }
     return kept;
   }
 
-  /** One request that records several checks has a key of its own for each. */
-  public static String key(String request, Check check) {
-    return key(request, check.id());
-  }
-
-  private static String key(String request, String part) {
-    String both = request + " " + part;
-    return UUID.nameUUIDFromBytes(both.getBytes(StandardCharsets.UTF_8)).toString();
-  }
-
   /** Remembers what is being typed, unless it was recorded meanwhile. */
   void draft(JobFile file, Check check, String typed, long seen, String requestKey) {
-    transaction.executeWithoutResult(
-        status -> {
-          files.hold(file);
-          if (readings.existsByRequestKey(requestKey)) {
-            return;
-          }
-          if (typed.isBlank()) {
-            drafts.drop(file.job(), file.person(), FORM, check.id());
-          } else {
-            drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
-          }
-        });
+    if (readings.existsByJobIdAndRequestKey(file.job().id(), RequestKey.of(requestKey))) {
+      return;
+    }
+    if (typed.isBlank()) {
+      drafts.drop(file.job(), file.person(), FORM, check.id());
+    } else {
+      drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
+    }
   }
 }

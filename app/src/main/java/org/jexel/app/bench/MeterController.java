@@ -42,9 +42,17 @@ class MeterController {
       @RequestParam String checks,
       @RequestParam(defaultValue = "") String back,
       Person person) {
-    JobFile file = files.open(ref, person);
     List<String> ids = Arrays.asList(checks.split(","));
-    ids.stream().flatMap(id -> file.check(id).stream()).forEach(c -> bench.meter(file, c));
+    JobFile file =
+        files.act(
+            ref,
+            person,
+            held -> {
+              ids.stream()
+                  .flatMap(id -> held.check(id).stream())
+                  .forEach(c -> bench.meter(held, c));
+              return held;
+            });
     String round = file.check(ids.get(0)).map(Check::round).orElse("");
     return back.equals("finder")
         ? BenchController.card("finder") + "&start=" + UriUtils.encode(round, UTF_8)
@@ -65,7 +73,8 @@ class MeterController {
     String text = posted ? new String(file.getBytes(), UTF_8) : csv;
     LogRows rows = LogRows.of(job, text);
     if (!posted && !requestKey.isBlank()) {
-      int kept = bench.record(job, rows, requestKey);
+      int kept =
+          files.act(ref, person, held -> bench.record(held, LogRows.of(held, text), requestKey));
       return new ModelAndView(
           "redirect:/jobs/" + job.job().ref() + "/bench?card=meter&kept=" + kept);
     }
@@ -81,9 +90,13 @@ class MeterController {
 
   @PostMapping("/jobs/{ref}/bench/meter/hide")
   String hide(@PathVariable String ref, @RequestParam String fault, Person person) {
-    JobFile file = files.open(ref, person);
-    List<Fault> faults = MeterCard.of(file, simulated).chosen(fault, dice);
-    simulated.hide(file.job().id(), faults, person.id());
+    files.change(
+        ref,
+        person,
+        file -> {
+          List<Fault> faults = MeterCard.of(file, simulated).chosen(fault, dice);
+          simulated.hide(file.job().id(), faults, person.id());
+        });
     return "redirect:/jobs/{ref}/bench?card=meter";
   }
 }

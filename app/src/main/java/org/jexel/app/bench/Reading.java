@@ -1,8 +1,6 @@
 package org.jexel.app.bench;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -31,8 +29,7 @@ public class Reading {
   private String checkId;
   private String title;
 
-  @Enumerated(EnumType.STRING)
-  private Measure measure;
+  private String measure;
 
   private double valueSi;
   private String typed;
@@ -40,8 +37,7 @@ public class Reading {
   private double lowSi;
   private double highSi;
 
-  @Enumerated(EnumType.STRING)
-  private Verdict verdict;
+  private String verdict;
 
   private Long correctsId;
 
@@ -51,8 +47,7 @@ public class Reading {
   private Instant takenAt;
   private String requestKey;
 
-  @Enumerated(EnumType.STRING)
-  private Source source;
+  private String source;
 
   /** How a reading came in. */
   public enum Source {
@@ -86,18 +81,33 @@ public class Reading {
     this.job = job;
     this.checkId = check.id();
     this.title = check.title();
-    this.measure = check.measure();
+    this.measure = check.measure().name();
     this.valueSi = valueSi;
     this.typed = typed;
     this.expectedSi = check.band().expected();
     this.lowSi = check.band().low();
     this.highSi = check.band().high();
-    this.verdict = check.band().judge(valueSi);
+    this.verdict = check.band().judge(valueSi).name();
     this.correctsId = correctsId;
     this.person = person;
     this.takenAt = at;
     this.requestKey = requestKey;
-    this.source = source;
+    this.source = source.name();
+  }
+
+  /**
+   * Reads everything that the core will ask of this row.
+   *
+   * @throws RuntimeException if it holds what is none
+   */
+  public void digest() {
+    band();
+    measure();
+    verdict();
+    source();
+    if (Double.isNaN(valueSi) || checkId == null) {
+      throw new IllegalArgumentException("no value");
+    }
   }
 
   public Long id() {
@@ -113,7 +123,7 @@ public class Reading {
   }
 
   public Measure measure() {
-    return measure;
+    return Measure.valueOf(measure);
   }
 
   public double value() {
@@ -129,11 +139,11 @@ public class Reading {
   }
 
   public Verdict verdict() {
-    return verdict;
+    return Verdict.valueOf(verdict);
   }
 
   public Source source() {
-    return source;
+    return Source.valueOf(source);
   }
 
   public Long correctsId() {

@@ -8,24 +8,19 @@ import java.util.UUID;
 import org.jexel.app.harness.StepTick;
 import org.jexel.app.harness.StepTickRepository;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Ticks repairs: whatever the mended fault would have changed is then to be read again. */
 @Service
 public class Repairs {
-  private static final int LONGEST = 300;
-  private static final int LONGEST_LIST = 8000;
-
   private final StepTickRepository ticks;
-  private final JobFiles files;
   private final Clock clock;
 
-  Repairs(StepTickRepository ticks, JobFiles files, Clock clock) {
+  Repairs(StepTickRepository ticks, Clock clock) {
     this.ticks = ticks;
-    this.files = files;
     this.clock = clock;
   }
 
@@ -35,9 +30,8 @@ public class Repairs {
    *
    * @return whether anything was mended
    */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public boolean mend(JobFile file, String label) {
-    files.hold(file);
     for (Diagnosis.Group group : file.diagnosis().groups()) {
       if (!group.leading().healthy() && group.leading().label().equals(label)) {
         List<String> again =
@@ -48,29 +42,11 @@ public class Repairs {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
         ticks.saveAndFlush(
             StepTick.repair(
-                file.job(),
-                "mended." + UUID.randomUUID(),
-                cut(label),
-                fitting(again),
-                file.person(),
-                now));
-        files.refresh(file.job().ref(), file.person());
+                file.job(), "mended." + UUID.randomUUID(), label, again, file.person(), now));
+        file.changed();
         return true;
       }
     }
     return false;
-  }
-
-  private static String cut(String label) {
-    return label.length() > LONGEST ? label.substring(0, LONGEST) : label;
-  }
-
-  private static List<String> fitting(List<String> ids) {
-    int length = 0;
-    int n = 0;
-    while (n < ids.size() && length + ids.get(n).length() + 1 < LONGEST_LIST) {
-      length += ids.get(n++).length() + 1;
-    }
-    return ids.subList(0, n);
   }
 }

@@ -91,16 +91,18 @@ class CabController {
         file.fitting().stream()
             .filter(f -> f.verdict() != Verdict.HOLDS && topic(f).equals(open))
             .toList());
-    Map<String, String> typed = file.cabNote(open);
+    CabAsked asked = CabAsked.of(file, open);
+    view.put("asked", asked);
+    Map<String, String> typed = asked.fields();
     switch (open) {
       case "supply" -> view.put("supply", supply(file));
       case "signal" -> {
         view.put("signal", SignalCard.of(file, typed));
         view.put("takesSignal", kind(file).takesStopSignal());
       }
-      case "plug" -> view.put("plug", CabFound.plug(file));
+      case "plug" -> view.put("plug", CabFound.plug(file, typed));
       case "mounting" -> {
-        view.put("mount", CabFound.mounting(file));
+        view.put("mount", CabFound.mounting(file, typed));
         view.put("places", Clearance.of(kind(file)));
       }
       case "power" -> view.put("power", PowerCard.of(file, typed, link));
@@ -151,7 +153,7 @@ class CabController {
 
   @PostMapping("/jobs/{ref}/cab/model")
   String model(@PathVariable String ref, @RequestParam long model, Person person) {
-    models.take(files.open(ref, person), model);
+    files.change(ref, person, file -> models.take(file, model));
     return "redirect:/jobs/{ref}/cab?card=controller";
   }
 
@@ -164,7 +166,7 @@ class CabController {
     if (!NOTED.contains(card)) {
       throw new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no card " + card);
     }
-    notes.take(files.open(ref, person), card, typed);
+    files.change(ref, person, file -> notes.take(file, card, typed));
     return "redirect:/jobs/{ref}/cab?card={card}";
   }
 

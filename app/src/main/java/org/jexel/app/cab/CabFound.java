@@ -24,20 +24,19 @@ public final class CabFound {
         file.model(),
         Double.isNaN(breaker) ? OptionalDouble.empty() : OptionalDouble.of(breaker),
         Optional.of(SignalCard.of(file, file.cabNote("signal")).found()),
-        Optional.ofNullable(plug(file).match()),
-        Optional.ofNullable(mounting(file).mounting()),
+        Optional.ofNullable(plug(file, file.cabNote("plug")).match()),
+        Optional.ofNullable(mounting(file, file.cabNote("mounting")).mounting()),
         clear(file.cabNote("mounting")));
   }
 
-  static PlugCard plug(JobFile file) {
-    return PlugCard.of(
-        file.cabNote("plug"), file.model().map(ControllerModel::cavities).orElseGet(TreeMap::new));
+  static PlugCard plug(JobFile file, Map<String, String> typed) {
+    return PlugCard.of(typed, file.model().map(ControllerModel::cavities).orElseGet(TreeMap::new));
   }
 
-  static MountingCard mounting(JobFile file) {
+  static MountingCard mounting(JobFile file, Map<String, String> typed) {
     Mounting.Limits limits =
         file.model().map(ControllerModel::limits).orElse(Mounting.Limits.UNSTATED);
-    return MountingCard.of(file.cabNote("mounting"), limits);
+    return MountingCard.of(typed, limits);
   }
 
   private static Set<Clearance> clear(Map<String, String> typed) {

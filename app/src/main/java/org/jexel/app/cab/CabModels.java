@@ -1,7 +1,6 @@
 package org.jexel.app.cab;
 
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.app.rig.FigureCards;
 import org.jexel.app.rig.RigPartRepository;
 import org.jexel.app.workshop.ControllerEntry;
@@ -12,6 +11,7 @@ import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Says which model of the library a job's controller is. */
@@ -20,14 +20,11 @@ public class CabModels {
   private final ControllerLibrary library;
   private final RigPartRepository parts;
   private final FigureCards figures;
-  private final JobFiles files;
 
-  CabModels(
-      ControllerLibrary library, RigPartRepository parts, FigureCards figures, JobFiles files) {
+  CabModels(ControllerLibrary library, RigPartRepository parts, FigureCards figures) {
     this.library = library;
     this.parts = parts;
     this.figures = figures;
-    this.files = files;
   }
 
   /**
@@ -36,12 +33,11 @@ public class CabModels {
    *
    * @param id of the entry; 0 to take it back
    */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void take(JobFile file, long id) {
-    files.hold(file);
     ControllerEntry entry = id == 0 ? null : library.entry(file.person(), id);
     parts.findById(file.job().controller().id()).orElseThrow().is(entry);
-    if (entry != null) {
+    if (entry != null && entry.readable()) {
       ControllerModel model = entry.model();
       figures.enter(
           file,
@@ -52,7 +48,7 @@ public class CabModels {
       number(file, RigField.GAIN_STEP, model.step());
     }
     parts.flush();
-    files.refresh(file.job().ref(), file.person());
+    file.changed();
   }
 
   private void number(JobFile file, RigField field, double value) {

@@ -39,6 +39,10 @@ public class CabNote {
     this.notedAt = at;
   }
 
+  public Long id() {
+    return id;
+  }
+
   public String card() {
     return card;
   }

@@ -20,6 +20,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.JobRepository;
 import org.jexel.app.job.NewJobs;
+import org.jexel.app.job.RequestKey;
 import org.jexel.app.rig.FigureCards;
 import org.jexel.app.rig.LampCards;
 import org.jexel.app.rig.LoadCards;
@@ -99,14 +100,17 @@ class DemoJobs {
     int number = 0;
     for (DemoRig rig : DemoRigs.all()) {
       String key = "demo-job-" + number;
-      if (jobs.findByRequestKey(key).isEmpty()) {
+      if (jobs.findByWorkshopIdAndRequestKey(person.get().workshop().id(), key).isEmpty()) {
         String ref = load(rig, key, person.get());
         String model = DemoCab.model(number);
         library.all(person.get()).stream()
             .filter(entry -> entry.label().equals(model))
-            .forEach(entry -> models.take(files.open(ref, person.get()), entry.id()));
+            .forEach(
+                entry -> files.change(ref, person.get(), file -> models.take(file, entry.id())));
         DemoCab.of(number)
-            .forEach((card, fields) -> cab.take(files.open(ref, person.get()), card, fields));
+            .forEach(
+                (card, fields) ->
+                    files.change(ref, person.get(), file -> cab.take(file, card, fields)));
       }
       number++;
     }
@@ -127,7 +131,7 @@ class DemoJobs {
     Job job = newJobs.start(rig.start(), key, person);
     String ref = job.ref();
     for (RigCards card : RigCards.values()) {
-      figures.take(card, files.open(ref, person), typed(card, rig.figures()));
+      files.change(ref, person, file -> figures.take(card, file, typed(card, rig.figures())));
     }
     int n = 0;
     for (DemoRig.Item item : rig.load()) {
@@ -135,29 +139,26 @@ class DemoJobs {
       typed.put("name", item.name());
       typed.put("mass", String.valueOf(item.kg()));
       typed.put("place", String.valueOf(item.x()));
-      loads.add(files.open(ref, person), typed, key + "-load-" + n++);
+      String lineKey = key + "-load-" + n++;
+      files.change(ref, person, file -> loads.add(file, typed, lineKey));
     }
     Map<String, String> wanted = new HashMap<>();
     rig.wantedLamps().forEach(slot -> wanted.put(slot + ".state", "WANTED"));
-    lamps.take(files.open(ref, person), wanted);
+    files.change(ref, person, file -> lamps.take(file, wanted));
     if (!rig.readings().isEmpty() && job.wish() != Wish.REPAIR) {
       // What is on the bench has been wired.
       for (Step step : files.open(ref, person).steps()) {
-        steps.tick(files.open(ref, person), step.id(), true);
+        files.change(ref, person, file -> steps.tick(file, step.id(), true));
       }
     }
     for (DemoRig.Read read : rig.readings()) {
-      JobFile file = files.open(ref, person);
-      Check check =
-          file.check(read.check())
-              .orElseThrow(() -> new IllegalStateException(ref + " has no " + read.check()));
-      bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
+      files.change(ref, person, file -> read(file, read, key));
     }
     if (!rig.hidden().isEmpty()) {
       meter.hide(job.id(), Fault.parse(rig.hidden()), person.id());
     }
     for (String round : rig.rounds()) {
-      round(ref, round, rig.hidden(), key, person);
+      files.change(ref, person, file -> round(file, round, rig.hidden(), key));
     }
     n = 0;
     for (DemoRig.Made made : rig.stops()) {
@@ -170,17 +171,24 @@ class DemoJobs {
       typed.put("distance", made.metres() + " m");
       typed.put("seconds", "");
       typed.put("note", "");
-      road.record(files.open(ref, person), typed, null, key + "-stop-" + n++);
+      String stopKey = key + "-stop-" + n++;
+      files.change(ref, person, file -> road.record(file, typed, null, stopKey));
     }
     if (rig.settle()) {
-      road.settle(files.open(ref, person), key + "-settled");
+      files.change(ref, person, file -> road.settle(file, key + "-settled"));
     }
     return ref;
   }
 
+  private void read(JobFile file, DemoRig.Read read, String key) {
+    Check check =
+        file.check(read.check())
+            .orElseThrow(() -> new IllegalStateException(key + " has no " + read.check()));
+    bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
+  }
+
   /** What somebody sees, hears and feels on the rounds that begin so, with what is hidden. */
-  private void round(String ref, String begins, String hidden, String key, Person person) {
-    JobFile file = files.open(ref, person);
+  private void round(JobFile file, String begins, String hidden, String key) {
     List<Fault> faults = Fault.parse(hidden);
     Map<Setup, Readout> solved = new HashMap<>();
     for (Check check : file.checks()) {
@@ -198,7 +206,7 @@ class DemoJobs {
             check,
             check.measure().words().get((int) Math.round(seen)),
             0,
-            BenchService.key(key, check));
+            RequestKey.of(key, check.id()));
       }
     }
   }

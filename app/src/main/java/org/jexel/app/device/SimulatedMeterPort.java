@@ -47,9 +47,9 @@ public class SimulatedMeterPort implements MeterPort, TesterPort {
     return PlugTester.lamps(rig, harness, on, of(job).map(SimulatedRig::faults).orElse(List.of()));
   }
 
-  /** What is hidden on a job's rig; empty where nobody set anything. */
+  /** What is hidden on a job's rig; empty where nobody set anything that can be read. */
   public Optional<SimulatedRig> of(long job) {
-    return rigs.findById(job);
+    return rigs.findById(job).filter(SimulatedRig::readable);
   }
 
   /** Sets what is hidden; none for a sound rig. The healthy parts then lie elsewhere as well. */

@@ -26,6 +26,16 @@ public class SimulatedRig {
     this.setAt = at;
   }
 
+  /** Whether this version still knows the faults. */
+  boolean readable() {
+    try {
+      faults();
+      return true;
+    } catch (IllegalArgumentException unknown) {
+      return false;
+    }
+  }
+
   List<Fault> faults() {
     return Fault.parse(faults);
   }

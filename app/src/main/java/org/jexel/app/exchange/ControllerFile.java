@@ -7,8 +7,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import jakarta.persistence.AttributeConverter;
-import jakarta.persistence.Converter;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -189,25 +187,25 @@ public final class ControllerFile {
     return models;
   }
 
-  /** A model as one entry of the open format, in a column of text. */
-  @Converter
-  public static final class Column implements AttributeConverter<ControllerModel, String> {
-    @Override
-    public String convertToDatabaseColumn(ControllerModel model) {
-      try {
-        return JSON.writeValueAsString(Entry.of(model));
-      } catch (JsonProcessingException e) {
-        throw new IllegalStateException(e);
-      }
+  /** A model as one entry of the open format, as the database keeps it. */
+  public static String stored(ControllerModel model) {
+    try {
+      return JSON.writeValueAsString(Entry.of(model));
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
     }
+  }
 
-    @Override
-    public ControllerModel convertToEntityAttribute(String text) {
-      try {
-        return JSON.readValue(text, Entry.class).model();
-      } catch (JsonProcessingException | Unreadable e) {
-        throw new IllegalStateException("A stored controller cannot be read: " + text, e);
-      }
+  /**
+   * The model of a stored entry.
+   *
+   * @throws IllegalArgumentException if it cannot be read
+   */
+  public static ControllerModel stored(String text) {
+    try {
+      return JSON.readValue(text, Entry.class).model();
+    } catch (JsonProcessingException | Unreadable e) {
+      throw new IllegalArgumentException("A stored controller cannot be read: " + text, e);
     }
   }
 }

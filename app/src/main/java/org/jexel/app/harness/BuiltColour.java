@@ -1,8 +1,6 @@
 package org.jexel.app.harness;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -26,14 +24,11 @@ public class BuiltColour {
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Job job;
 
-  @Enumerated(EnumType.STRING)
-  private Segment segment;
+  private String segment;
 
-  @Enumerated(EnumType.STRING)
-  private PinFunction pinFunction;
+  private String pinFunction;
 
-  @Enumerated(EnumType.STRING)
-  private WireColour colour;
+  private String colour;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Person person;
@@ -44,20 +39,31 @@ public class BuiltColour {
 
   BuiltColour(Job job, Crosswalk.Seen place, WireColour colour, Person person, Instant at) {
     this.job = job;
-    this.segment = place.segment();
-    this.pinFunction = place.function();
-    this.colour = colour;
+    this.segment = place.segment().name();
+    this.pinFunction = place.function().name();
+    this.colour = colour == null ? null : colour.name();
     this.person = person;
     this.seenAt = at;
   }
 
+  /** Whether this version still knows its words. */
+  boolean readable() {
+    try {
+      place();
+      colour();
+      return true;
+    } catch (IllegalArgumentException unknown) {
+      return false;
+    }
+  }
+
   Crosswalk.Seen place() {
-    return new Crosswalk.Seen(segment, pinFunction);
+    return new Crosswalk.Seen(Segment.valueOf(segment), PinFunction.valueOf(pinFunction));
   }
 
   /** Null gives the place back to the plan. */
   WireColour colour() {
-    return colour;
+    return colour == null ? null : WireColour.valueOf(colour);
   }
 
   Person person() {

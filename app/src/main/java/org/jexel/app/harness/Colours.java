@@ -9,6 +9,7 @@ import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.harness.Segment;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The colours that people found, beside those of the plan. */
@@ -30,6 +31,9 @@ class Colours {
   private Map<Crosswalk.Seen, WireColour> built(JobFile file) {
     Map<Crosswalk.Seen, WireColour> built = new HashMap<>();
     for (BuiltColour row : colours.ofJob(file.job().id())) {
+      if (!row.readable()) {
+        continue;
+      }
       if (row.colour() == null) {
         built.remove(row.place());
       } else {
@@ -45,7 +49,7 @@ class Colours {
   }
 
   /** Takes every {@code SEGMENT.FUNCTION} that differs from what stood; empty is the plan's. */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void take(JobFile file, Map<String, String> typed) {
     Map<Crosswalk.Seen, WireColour> built = built(file);
     for (Segment segment : Segment.values()) {

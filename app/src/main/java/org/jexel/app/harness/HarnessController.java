@@ -5,7 +5,6 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -63,13 +62,13 @@ class HarnessController {
       @RequestParam String step,
       @RequestParam boolean done,
       Person person) {
-    steps.tick(files.open(ref, person), step, done);
+    files.change(ref, person, file -> steps.tick(file, step, done));
     return "redirect:/jobs/{ref}/harness?card=steps";
   }
 
   @PostMapping("/jobs/{ref}/harness/colours")
   String colours(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
-    colours.take(files.open(ref, person), typed);
+    files.change(ref, person, file -> colours.take(file, typed));
     return "redirect:/jobs/{ref}/harness?card=colours";
   }
 
@@ -81,7 +80,8 @@ class HarnessController {
       @RequestParam double y,
       @RequestHeader(name = "HX-Request", defaultValue = "false") boolean swaps,
       Person person) {
-    return plan(moves.move(files.open(ref, person), part, x, y), swaps);
+    files.change(ref, person, file -> moves.move(file, part, x, y));
+    return plan(ref, swaps, person);
   }
 
   @PostMapping("/jobs/{ref}/harness/undo")
@@ -89,13 +89,14 @@ class HarnessController {
       @PathVariable String ref,
       @RequestHeader(name = "HX-Request", defaultValue = "false") boolean swaps,
       Person person) {
-    return plan(moves.undo(files.open(ref, person)), swaps);
+    files.change(ref, person, moves::undo);
+    return plan(ref, swaps, person);
   }
 
   /** The figures follow the hand: a page that swaps itself is answered without a second request. */
-  private Object plan(JobFile moved, boolean swaps) {
+  private Object plan(String ref, boolean swaps, Person person) {
     return swaps
-        ? pages.page(moved, HarnessPages.Asked.card("plan"))
+        ? pages.page(files.open(ref, person), HarnessPages.Asked.card("plan"))
         : "redirect:/jobs/{ref}/harness?card=plan";
   }
 
@@ -105,13 +106,17 @@ class HarnessController {
       @RequestParam boolean back,
       @RequestParam String requestKey,
       Person person) {
-    JobFile file = files.open(ref, person);
     try {
-      if (back) {
-        stock.giveBack(file, requestKey);
-      } else {
-        stock.issue(file, requestKey);
-      }
+      files.change(
+          ref,
+          person,
+          file -> {
+            if (back) {
+              stock.giveBack(file, requestKey);
+            } else {
+              stock.issue(file, requestKey);
+            }
+          });
     } catch (OptimisticLockingFailureException together) {
       // Somebody else was at the same reel: the page shows the shelf as it is now.
       return "redirect:/jobs/{ref}/harness?card=lists&again=true";
@@ -119,10 +124,10 @@ class HarnessController {
     return "redirect:/jobs/{ref}/harness?card=lists";
   }
 
-  /** No pin list is longer; whatever follows is not even read. */
+  /** What is far too long is read so far only that its own message says so. */
   private static String start(MultipartFile file) throws IOException {
     try (InputStream in = file.getInputStream()) {
-      return new String(in.readNBytes(OwnConnectors.LONGEST), StandardCharsets.UTF_8);
+      return new String(in.readNBytes(8 * OwnConnectors.LONGEST), StandardCharsets.UTF_8);
     }
   }
 

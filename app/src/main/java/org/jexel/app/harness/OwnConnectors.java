@@ -36,6 +36,12 @@ class OwnConnectors {
   }
 
   private static Given read(String text) {
+    if (text.length() > LONGEST) {
+      return new Given(
+          text,
+          null,
+          "A pin list has at most %d letters, this one %d.".formatted(LONGEST, text.length()));
+    }
     try {
       return new Given(text, PinList.parse(text, "utility"), null);
     } catch (PinList.Unreadable e) {
@@ -43,9 +49,9 @@ class OwnConnectors {
     }
   }
 
+  /** Keeps a list as it was given; what cannot be read is said beside it. */
   @Transactional
   public void take(String text, Person person) {
-    String kept = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
-    own.save(new OwnConnector(kept, person, clock.instant()));
+    own.save(new OwnConnector(text, person, clock.instant()));
   }
 }

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.drawing.PlanDrawing;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.app.rig.FigureCards;
 import org.jexel.app.rig.LampCards;
 import org.jexel.core.quantity.Provenance;
@@ -18,6 +17,7 @@ import org.jexel.core.rig.Plan;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Moves parts about the plan drawing, and takes moves back one by one. */
@@ -33,15 +33,12 @@ public class PlanMoves {
   private final PlanMoveRepository moves;
   private final FigureCards figures;
   private final LampCards lamps;
-  private final JobFiles files;
   private final Clock clock;
 
-  PlanMoves(
-      PlanMoveRepository moves, FigureCards figures, LampCards lamps, JobFiles files, Clock clock) {
+  PlanMoves(PlanMoveRepository moves, FigureCards figures, LampCards lamps, Clock clock) {
     this.moves = moves;
     this.figures = figures;
     this.lamps = lamps;
-    this.files = files;
     this.clock = clock;
   }
 
@@ -69,26 +66,26 @@ public class PlanMoves {
   /**
    * Moves a part; one that would leave the frame stops at its edge.
    *
-   * @return the job as it stands after the move
+   * @return whether it moved
    */
-  @Transactional
-  public JobFile move(JobFile file, String name, double x, double y) {
-    files.hold(file);
+  @Transactional(propagation = Propagation.MANDATORY)
+  public boolean move(JobFile file, String name, double x, double y) {
     Optional<PlanDrawing.Part> part =
         parts(file).stream().filter(p -> p.name().equals(name)).findFirst();
     if (part.isEmpty() || !Double.isFinite(x) || !Double.isFinite(y)) {
-      return file;
+      return false;
     }
     Plan plan = Plan.of(file.rig().sheet());
     double[] to = plan.nearest(round(x), round(y));
     double[] from = {part.get().x(), part.get().y()};
     if (to[0] == from[0] && to[1] == from[1]) {
-      return file;
+      return false;
     }
     put(file, name, to[0], to[1]);
     moves.save(new PlanMove(file.job(), name, from, to, file.person(), clock.instant()));
     moves.flush();
-    return files.refresh(file.job().ref(), file.person());
+    file.changed();
+    return true;
   }
 
   private static double round(double metres) {
@@ -111,20 +108,20 @@ public class PlanMoves {
   /**
    * Takes the last move back that still stands, whoever made it.
    *
-   * @return the job as it stands afterwards
+   * @return whether there was one
    */
-  @Transactional
-  public JobFile undo(JobFile file) {
-    files.hold(file);
+  @Transactional(propagation = Propagation.MANDATORY)
+  public boolean undo(JobFile file) {
     Optional<PlanMove> last = moves.findFirstByJobIdAndUndoneFalseOrderByIdDesc(file.job().id());
     if (last.isEmpty()) {
-      return file;
+      return false;
     }
     PlanMove move = last.get();
     put(file, move.part(), move.fromX(), move.fromY());
     move.undo();
     moves.flush();
-    return files.refresh(file.job().ref(), file.person());
+    file.changed();
+    return true;
   }
 
   @Transactional(readOnly = true)

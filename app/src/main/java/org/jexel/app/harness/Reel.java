@@ -1,8 +1,6 @@
 package org.jexel.app.harness;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -25,8 +23,7 @@ public class Reel {
 
   private String size;
 
-  @Enumerated(EnumType.STRING)
-  private WireColour colour;
+  private String colour;
 
   private double metres;
 
@@ -37,7 +34,7 @@ public class Reel {
   Reel(Workshop workshop, String size, WireColour colour, double metres) {
     this.workshop = workshop;
     this.size = size;
-    this.colour = colour;
+    this.colour = colour.name();
     this.metres = metres;
   }
 
@@ -49,8 +46,18 @@ public class Reel {
     return metres;
   }
 
+  /** Whether this version still knows its size and colour. */
+  boolean readable() {
+    try {
+      asCut();
+      return true;
+    } catch (IllegalArgumentException unknown) {
+      return false;
+    }
+  }
+
   CutList.Reel asCut() {
-    return new CutList.Reel(id, size, colour, metres);
+    return new CutList.Reel(id, size, WireColour.valueOf(colour), metres);
   }
 
   /** Takes off, or puts back what is negative. */

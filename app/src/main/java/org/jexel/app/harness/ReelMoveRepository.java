@@ -8,5 +8,5 @@ interface ReelMoveRepository extends JpaRepository<ReelMove, Long> {
   @Query("select m from ReelMove m join fetch m.reel where m.job.id = :jobId order by m.id")
   List<ReelMove> ofJob(long jobId);
 
-  boolean existsByRequestKey(String requestKey);
+  boolean existsByJobIdAndRequestKey(Long jobId, String requestKey);
 }

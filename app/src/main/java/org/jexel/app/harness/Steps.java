@@ -2,33 +2,30 @@ package org.jexel.app.harness;
 
 import java.time.Clock;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Ticks the steps of the work. */
 @Service
 public class Steps {
   private final StepTickRepository ticks;
-  private final JobFiles files;
   private final Clock clock;
 
-  Steps(StepTickRepository ticks, JobFiles files, Clock clock) {
+  Steps(StepTickRepository ticks, Clock clock) {
     this.ticks = ticks;
-    this.files = files;
     this.clock = clock;
   }
 
   /** Ticks or unticks a step of this job; a step that it has not is left alone. */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void tick(JobFile file, String step, boolean done) {
-    files.hold(file);
     boolean known = file.steps().stream().anyMatch(s -> s.id().equals(step));
     boolean now = file.tick(step).map(StepTick::done).orElse(false);
     if (known && now != done) {
       ticks.save(new StepTick(file.job(), step, done, file.person(), clock.instant()));
       ticks.flush();
-      files.refresh(file.job().ref(), file.person());
+      file.changed();
     }
   }
 }

@@ -5,10 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.RequestKey;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.CutList;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Reels on the shelf: issued to a job by its cut list, and back. */
@@ -40,6 +42,7 @@ public class Stock {
   public CutList cutList(JobFile file, Map<Long, Double> out) {
     List<CutList.Reel> shelf =
         reels.findByWorkshopIdOrderById(file.job().workshop().id()).stream()
+            .filter(Reel::readable)
             .map(Reel::asCut)
             .map(
                 reel ->
@@ -67,7 +70,7 @@ public class Stock {
    * Takes what the list needs off the reels; a list that is out is not issued twice. Two people at
    * one shelf cannot take the same metres: the second is told.
    */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void issue(JobFile file, String requestKey) {
     if (!issued(file).isEmpty()) {
       return;
@@ -76,7 +79,7 @@ public class Stock {
   }
 
   /** Puts everything that is out for this job back. */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void giveBack(JobFile file, String requestKey) {
     Map<Long, Double> back = new LinkedHashMap<>();
     issued(file).forEach((reel, metres) -> back.put(reel, -metres));
@@ -84,7 +87,8 @@ public class Stock {
   }
 
   private void move(JobFile file, Map<Long, Double> metres, String requestKey) {
-    if (moves.existsByRequestKey(requestKey)) {
+    String key = RequestKey.of(requestKey);
+    if (moves.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
     metres.forEach(
@@ -95,8 +99,7 @@ public class Stock {
                 "Reel %d has %.1f m, not %.1f m.".formatted(id, reel.metres(), taken));
           }
           reel.take(taken);
-          moves.save(
-              new ReelMove(reel, file.job(), taken, file.person(), clock.instant(), requestKey));
+          moves.save(new ReelMove(reel, file.job(), taken, file.person(), clock.instant(), key));
         });
   }
 

@@ -101,19 +101,26 @@ class HelperController {
   @PostMapping("/jobs/{ref}/helper")
   String open(
       @PathVariable String ref, @RequestParam(defaultValue = "") String end, Person person) {
-    JobFile file = files.open(ref, person);
-    if (end.isBlank()) {
-      helpers.open(file);
-    } else {
-      helpers.close(file);
-    }
+    JobFile file =
+        files.act(
+            ref,
+            person,
+            held -> {
+              if (end.isBlank()) {
+                helpers.open(held);
+              } else {
+                helpers.close(held);
+              }
+              return held;
+            });
+    helpers.hang(file);
     return "redirect:/jobs/{ref}/bench?card=helper";
   }
 
   @PostMapping("/jobs/{ref}/alone")
   String alone(
       @PathVariable String ref, @RequestParam(defaultValue = "") String alone, Person person) {
-    files.alone(files.open(ref, person), !alone.isBlank());
+    files.change(ref, person, file -> files.alone(file, !alone.isBlank()));
     return "redirect:/jobs/{ref}/bench?card=helper";
   }
 }

@@ -20,9 +20,7 @@ import org.jexel.core.check.Check;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -46,17 +44,15 @@ public class Helpers {
 
   private final HelperPageRepository pages;
   private final Clock clock;
-  private final TransactionTemplate transaction;
   private final SecureRandom dice = new SecureRandom();
   private final Map<Long, Hold> shown = new ConcurrentHashMap<>();
   private final Map<Long, List<SseEmitter>> followers = new ConcurrentHashMap<>();
   private final Cache<String, Bucket> guesses =
       Caffeine.newBuilder().maximumSize(10_000).expireAfterAccess(Duration.ofMinutes(10)).build();
 
-  Helpers(HelperPageRepository pages, Clock clock, PlatformTransactionManager transactions) {
+  Helpers(HelperPageRepository pages, Clock clock) {
     this.pages = pages;
     this.clock = clock;
-    this.transaction = new TransactionTemplate(transactions);
   }
 
   /** The page that is open for a job. */
@@ -77,10 +73,13 @@ public class Helpers {
     pages.save(new HelperPage(file.job(), code.toString(), file.person(), clock.instant()));
   }
 
-  /** Ends the job's pages; the phones are told once that is on disk. */
+  /** Ends the job's pages. */
   public void close(JobFile file) {
-    transaction.executeWithoutResult(
-        status -> pages.findByJobIdAndClosedFalse(file.job().id()).forEach(HelperPage::close));
+    pages.findByJobIdAndClosedFalse(file.job().id()).forEach(HelperPage::close);
+  }
+
+  /** Tells the phones of a job, once what ended their page is on disk. */
+  void hang(JobFile file) {
     shown.remove(file.job().id());
     tell(file.job().id());
   }

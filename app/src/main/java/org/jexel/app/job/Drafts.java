@@ -6,14 +6,15 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.security.Person;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps what was typed, so that it survives a reload, a sign-out and a restart. */
+/**
+ * Keeps what was typed, so that it survives a reload, a sign-out and a restart. Kept within an act.
+ */
 @Service
-@Transactional
+@Transactional(propagation = Propagation.MANDATORY)
 public class Drafts {
-  private static final int LONGEST = 200;
-
   private final DraftRepository drafts;
 
   Drafts(DraftRepository drafts) {
@@ -25,7 +26,7 @@ public class Drafts {
         drafts
             .findByJobIdAndPersonIdAndFormAndField(job.id(), person.id(), form, field)
             .orElseGet(() -> new Draft(job.id(), person.id(), form, field));
-    draft.type(typed.length() > LONGEST ? typed.substring(0, LONGEST) : typed, seen);
+    draft.type(typed, seen);
     drafts.save(draft);
   }
 
@@ -38,7 +39,7 @@ public class Drafts {
   }
 
   /** Every draft of one person on one job; who may only look has none. */
-  @Transactional(readOnly = true)
+  @Transactional(readOnly = true, propagation = Propagation.REQUIRED)
   public Typed of(Job job, Person person) {
     if (!person.role().mayChange()) {
       return new Typed(List.of());

@@ -1,8 +1,6 @@
 package org.jexel.app.job;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -12,9 +10,12 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HexFormat;
 import java.util.Map;
+import java.util.concurrent.ThreadLocalRandom;
 import java.util.stream.Collectors;
 import org.jexel.app.rig.RigPart;
+import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.rig.Wish;
 
@@ -32,8 +33,7 @@ public class Job {
   private String title;
   private String customer;
 
-  @Enumerated(EnumType.STRING)
-  private Wish wish;
+  private String wish;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private RigPart tow;
@@ -60,9 +60,9 @@ public class Job {
     this.workshop = workshop;
     this.title = title;
     this.customer = customer;
-    this.wish = wish;
+    this.wish = wish.name();
     this.requestKey = requestKey;
-    this.ref = "tmp-" + requestKey.substring(0, 8);
+    this.ref = "t" + HexFormat.of().toHexDigits(ThreadLocalRandom.current().nextLong(), 10);
     this.createdAt = at;
     this.updatedAt = at;
     this.states =
@@ -121,8 +121,9 @@ public class Job {
     return customer;
   }
 
+  /** What is wanted; a word that this version does not know is read as the widest wish. */
   public Wish wish() {
-    return wish;
+    return Words.of(Wish.class, wish, Wish.ANNUAL);
   }
 
   public RigPart tow() {
@@ -142,7 +143,7 @@ public class Job {
   }
 
   public Station nextStation() {
-    return Station.values()[nextStation - 1];
+    return Station.values()[Math.max(1, Math.min(Station.values().length, nextStation)) - 1];
   }
 
   public Instant updatedAt() {
@@ -161,7 +162,8 @@ public class Job {
     Map<Station, StationState> map = new EnumMap<>(Station.class);
     String[] words = stored.split(" ");
     for (Station station : Station.values()) {
-      map.put(station, StationState.valueOf(words[station.ordinal()]));
+      String word = station.ordinal() < words.length ? words[station.ordinal()] : "";
+      map.put(station, Words.of(StationState.class, word, StationState.NOT_YET));
     }
     return map;
   }

@@ -15,6 +15,7 @@ import org.jexel.app.bench.Reading;
 import org.jexel.app.cab.CabFound;
 import org.jexel.app.cab.CabNote;
 import org.jexel.app.harness.StepTick;
+import org.jexel.app.rig.LampEntry;
 import org.jexel.app.rig.LoadLine;
 import org.jexel.app.rig.RigFigure;
 import org.jexel.app.rig.RigPart;
@@ -30,6 +31,7 @@ import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.check.Round;
 import org.jexel.core.check.SideBySide;
+import org.jexel.core.check.SupplyFinding;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -64,6 +66,7 @@ import org.jexel.core.road.Gate;
 public final class JobFile {
   private final Job job;
   private final Person person;
+  private final List<LeftOut> leftOut;
   private final Map<FieldKey, RigFigure> figures = new LinkedHashMap<>();
   private final List<LoadLine> loadLines;
   private final List<Reading> readings;
@@ -71,38 +74,35 @@ public final class JobFile {
   private final List<GainSetting> settings;
   private final Map<String, StepTick> ticks = new LinkedHashMap<>();
   private final List<StepTick> repairs;
-  private final Map<String, Map<String, String>> cabNotes = new LinkedHashMap<>();
+  private final Map<String, CabNote> cabNotes = new LinkedHashMap<>();
   private final Supplier<Drafts.Typed> typed;
   private final Plans plans;
   private final Rig rig;
   private final Map<String, Object> computed = new HashMap<>();
+  private boolean held;
+  private boolean changed;
 
   JobFile(
       Job job,
       Person person,
       ConnectorCatalog catalog,
-      List<RigFigure> figureRows,
-      List<Lamp> lampEntries,
-      List<LoadLine> loadLines,
-      List<Reading> readings,
-      List<TestStop> stops,
-      List<GainSetting> settings,
-      List<StepTick> ticks,
-      List<CabNote> cabNotes,
+      Rows rows,
+      List<LeftOut> leftOut,
       Supplier<Drafts.Typed> typed,
       Plans plans) {
     this.job = job;
     this.person = person;
-    this.loadLines = loadLines;
-    this.readings = readings;
-    this.stops = standing(stops, TestStop::id, TestStop::correctsId);
-    this.settings = settings;
+    this.leftOut = leftOut;
+    this.loadLines = rows.loads();
+    this.readings = rows.readings();
+    this.stops = standing(rows.stops(), TestStop::id, TestStop::correctsId);
+    this.settings = rows.settings();
     this.typed = typed;
     this.plans = plans;
-    cabNotes.forEach(note -> this.cabNotes.put(note.card(), note.fields()));
-    ticks.forEach(tick -> this.ticks.put(tick.step(), tick));
-    this.repairs = ticks.stream().filter(tick -> tick.mended() != null).toList();
-    figureRows.forEach(row -> figures.put(row.key(), row));
+    rows.cabNotes().forEach(note -> this.cabNotes.put(note.card(), note));
+    rows.ticks().forEach(tick -> this.ticks.put(tick.step(), tick));
+    this.repairs = rows.ticks().stream().filter(tick -> tick.mended() != null).toList();
+    rows.figures().forEach(row -> figures.put(row.key(), row));
     Map<FieldKey, Entry> entries =
         figures.entrySet().stream()
             .filter(e -> !e.getValue().cleared())
@@ -111,20 +111,21 @@ public final class JobFile {
     this.rig =
         new Rig(
             sheet,
-            lamps(sheet, catalog, lampEntries),
+            lamps(sheet, catalog, rows.lamps()),
             loadLines.stream().map(LoadLine::item).toList());
   }
 
   /** The offer, with what people said of each lamp, and the lamps that they added. */
-  private static List<Lamp> lamps(RigSheet sheet, ConnectorCatalog catalog, List<Lamp> entries) {
+  private static List<Lamp> lamps(
+      RigSheet sheet, ConnectorCatalog catalog, List<LampEntry> entries) {
     boolean reversePin =
         catalog
             .connector(sheet.choice(RigField.PLANNED_CONNECTOR).value())
             .has(PinFunction.REVERSE);
     Map<String, Lamp> bySlot = new LinkedHashMap<>();
     LampOffer.of(sheet, reversePin).forEach(lamp -> bySlot.put(lamp.slot(), lamp));
-    for (Lamp entry : entries) {
-      bySlot.merge(entry.slot(), entry, JobFile::said);
+    for (LampEntry entry : entries) {
+      bySlot.merge(entry.slot(), entry.lamp(), JobFile::said);
     }
     return new ArrayList<>(bySlot.values());
   }
@@ -147,6 +148,33 @@ public final class JobFile {
 
   public Person person() {
     return person;
+  }
+
+  /** Stored rows that this version cannot digest; the job stands without them. */
+  public List<LeftOut> leftOut() {
+    return leftOut;
+  }
+
+  /** Marks this file as the one that an act decides on, with the job's lock in hand. */
+  JobFile held() {
+    this.held = true;
+    return this;
+  }
+
+  /**
+   * Says that an act changed the job: its stations are then worked out anew.
+   *
+   * @throws IllegalStateException outside an act, where the file may be older than the job
+   */
+  public void changed() {
+    if (!held) {
+      throw new IllegalStateException("A job is changed by an act alone: see JobFiles.act");
+    }
+    this.changed = true;
+  }
+
+  boolean isChanged() {
+    return changed;
   }
 
   public UnitSystem units() {
@@ -295,12 +323,17 @@ public final class JobFile {
 
   /** What was typed last on a card of the cab, by field. */
   public Map<String, String> cabNote(String card) {
-    return cabNotes.getOrDefault(card, Map.of());
+    return cabNoteRow(card).map(CabNote::fields).orElse(Map.of());
+  }
+
+  /** The newest note of a card. */
+  public Optional<CabNote> cabNoteRow(String card) {
+    return Optional.ofNullable(cabNotes.get(card));
   }
 
   /** The controller's model in the workshop's library, where somebody said which it is. */
   public Optional<ControllerModel> model() {
-    return job.controller().model().map(ControllerEntry::model);
+    return job.controller().model().filter(ControllerEntry::readable).map(ControllerEntry::model);
   }
 
   /** What was typed on the cards of the cab. */
@@ -332,6 +365,11 @@ public final class JobFile {
     return checks().stream()
         .filter(c -> !c.proves() && newestReadings().containsKey(c.id()))
         .toList();
+  }
+
+  /** What is told of a supply that is none for this trailer. */
+  public Optional<SupplyFinding> supplyFinding() {
+    return supply().isPresent() ? SupplyFinding.of(supply().getAsDouble()) : Optional.empty();
   }
 
   /** Battery volts as read at the bench; every later check starts from it. */

@@ -1,9 +1,13 @@
 package org.jexel.app.job;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.jexel.app.bench.ReadingRepository;
 import org.jexel.app.cab.CabNoteRepository;
 import org.jexel.app.harness.StepTickRepository;
@@ -13,17 +17,20 @@ import org.jexel.app.rig.RigFigureRepository;
 import org.jexel.app.road.GainSettingRepository;
 import org.jexel.app.road.TestStopRepository;
 import org.jexel.app.security.Person;
+import org.jexel.app.workshop.ControllerEntry;
 import org.jexel.core.connector.ConnectorCatalog;
-import org.jexel.core.rig.Lamp;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.server.ResponseStatusException;
 
 /** Opens jobs. A job of another workshop does not exist for this person. */
 @Service
 public class JobFiles {
+  private static final Logger LOG = LoggerFactory.getLogger(JobFiles.class);
+
   private final JobRepository jobs;
   private final ConnectorCatalog catalog;
   private final RigFigureRepository figures;
@@ -36,6 +43,9 @@ public class JobFiles {
   private final CabNoteRepository cabNotes;
   private final Drafts drafts;
   private final Plans plans;
+  private final Again again;
+  private final JobQueue queue;
+  private final EntityManager entities;
   private final Clock clock;
 
   JobFiles(
@@ -51,6 +61,9 @@ public class JobFiles {
       CabNoteRepository cabNotes,
       Drafts drafts,
       Plans plans,
+      Again again,
+      JobQueue queue,
+      EntityManager entities,
       Clock clock) {
     this.jobs = jobs;
     this.catalog = catalog;
@@ -64,6 +77,9 @@ public class JobFiles {
     this.cabNotes = cabNotes;
     this.drafts = drafts;
     this.plans = plans;
+    this.again = again;
+    this.queue = queue;
+    this.entities = entities;
     this.clock = clock;
   }
 
@@ -74,33 +90,46 @@ public class JobFiles {
   }
 
   /**
-   * Lets nobody else change this job until the transaction ends. The first thing that an act does:
-   * two acts at once then follow each other, and the second sees what the first left.
+   * One act on a job, the only way to change it: a lock that lets nobody else in, everything read
+   * after that, the act's decision on what was read, and the stations worked out anew once. All of
+   * it is one transaction.
+   *
+   * @param act what is done; a change of the job is told by {@link JobFile#changed()}
+   * @return what the act gives
    */
-  @Transactional(propagation = Propagation.MANDATORY)
-  public void hold(JobFile file) {
-    jobs.hold(file.person().workshop().id(), file.job().ref());
+  public <T> T act(String ref, Person person, Function<JobFile, T> act) {
+    return queue.of(
+        person.workshop().id() + " " + ref,
+        () ->
+            again.run(
+                () -> {
+                  jobs.hold(person.workshop().id(), ref);
+                  Job job = find(ref, person);
+                  JobFile file = read(job, person).held();
+                  T told = act.apply(file);
+                  if (file.isChanged()) {
+                    entities.flush();
+                    job.stand(read(job, person).progress(), clock.instant());
+                  }
+                  return told;
+                }));
   }
 
-  /**
-   * Works the station states and the next act out anew and stores them for the board.
-   *
-   * @return the job as it stands now
-   */
-  @Transactional
-  public JobFile refresh(String ref, Person person) {
-    jobs.hold(person.workshop().id(), ref);
-    Job job = find(ref, person);
-    JobFile file = read(job, person);
-    job.stand(file.progress(), clock.instant());
-    return file;
+  /** An act that gives nothing. */
+  public void change(String ref, Person person, Consumer<JobFile> act) {
+    act(
+        ref,
+        person,
+        file -> {
+          act.accept(file);
+          return null;
+        });
   }
 
   /** Says whether somebody works on this job without a helper. */
-  @Transactional
   public void alone(JobFile file, boolean alone) {
-    hold(file);
-    find(file.job().ref(), file.person()).work(alone);
+    file.job().work(alone);
+    file.changed();
   }
 
   private Job find(String ref, Person person) {
@@ -109,24 +138,60 @@ public class JobFiles {
             () -> new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no job " + ref));
   }
 
+  /** The job as its rows tell it, without those that cannot be digested. */
   private JobFile read(Job job, Person person) {
-    Map<String, Lamp> newestLamps = new LinkedHashMap<>();
-    lamps
-        .ofPart(job.trailer().id())
-        .forEach(entry -> newestLamps.put(entry.lamp().slot(), entry.lamp()));
-    return new JobFile(
-        job,
-        person,
-        catalog,
+    List<LeftOut> leftOut = new ArrayList<>();
+    Rows rows = rows(job).digestible(catalog, leftOut);
+    job.controller()
+        .model()
+        .filter(Predicate.not(ControllerEntry::readable))
+        .map(entry -> new LeftOut("controller model “" + entry.label() + "”", "it cannot be read"))
+        .ifPresent(leftOut::add);
+    try {
+      return digested(job, person, rows, leftOut);
+    } catch (RuntimeException cannot) {
+      LOG.warn("{} cannot be worked out from all of its rows", job.ref(), cannot);
+      return withoutOne(job, person, rows, leftOut, cannot);
+    }
+  }
+
+  /** A file whose stations have been worked out: whatever does not go together shows here. */
+  private JobFile digested(Job job, Person person, Rows rows, List<LeftOut> leftOut) {
+    JobFile file =
+        new JobFile(job, person, catalog, rows, leftOut, () -> drafts.of(job, person), plans);
+    file.progress();
+    return file;
+  }
+
+  /**
+   * Each row may be one that does not go with the others: the job opens without the newest of such,
+   * and says which.
+   */
+  private JobFile withoutOne(
+      Job job, Person person, Rows rows, List<LeftOut> leftOut, RuntimeException cannot) {
+    String why = "it does not go with the rest: " + cannot.getMessage();
+    for (Map.Entry<String, Rows> without : rows.eachLeftOut().entrySet()) {
+      List<LeftOut> more = new ArrayList<>(leftOut);
+      more.add(new LeftOut(without.getKey(), why));
+      try {
+        return digested(job, person, without.getValue(), more);
+      } catch (RuntimeException still) {
+        LOG.debug("{} is not the one", without.getKey(), still);
+      }
+    }
+    leftOut.add(new LeftOut("all figures, lamps, loads, readings and stops", why));
+    return digested(job, person, rows.bare(), leftOut);
+  }
+
+  private Rows rows(Job job) {
+    return new Rows(
         figures.ofParts(List.of(job.tow().id(), job.trailer().id(), job.controller().id())),
-        List.copyOf(newestLamps.values()),
+        lamps.ofPart(job.trailer().id()),
         loads.findByJobIdAndRemovedFalseOrderById(job.id()),
         readings.ofJob(job.id()),
         stops.ofJob(job.id()),
         settings.ofJob(job.id()),
         ticks.ofJob(job.id()),
-        cabNotes.newestOf(job.id()),
-        () -> drafts.of(job, person),
-        plans);
+        cabNotes.newestOf(job.id()));
   }
 }

@@ -39,5 +39,5 @@ public interface JobRepository extends JpaRepository<Job, Long> {
 
   List<Job> findByWorkshopIdOrderById(Long workshop);
 
-  Optional<Job> findByRequestKey(String requestKey);
+  Optional<Job> findByWorkshopIdAndRequestKey(Long workshop, String requestKey);
 }

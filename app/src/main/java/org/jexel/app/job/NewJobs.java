@@ -19,7 +19,6 @@ import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.TrailerKind;
 import org.jexel.core.rig.Wish;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Starts a job from an outline and a handful of entries; everything else is assumed. */
 @Service
@@ -31,6 +30,7 @@ public class NewJobs {
   private final RigFigureRepository figures;
   private final JobFiles files;
   private final ConnectorCatalog catalog;
+  private final Again again;
   private final Clock clock;
 
   NewJobs(
@@ -39,12 +39,14 @@ public class NewJobs {
       RigFigureRepository figures,
       JobFiles files,
       ConnectorCatalog catalog,
+      Again again,
       Clock clock) {
     this.jobs = jobs;
     this.parts = parts;
     this.figures = figures;
     this.files = files;
     this.catalog = catalog;
+    this.again = again;
     this.clock = clock;
   }
 
@@ -90,9 +92,13 @@ public class NewJobs {
   }
 
   /** Starts the job; the same request key gives the same job. Call only without problems. */
-  @Transactional
   public Job start(Map<String, String> typed, String requestKey, Person person) {
-    return jobs.findByRequestKey(requestKey).orElseGet(() -> fresh(typed, requestKey, person));
+    String key = RequestKey.of(requestKey);
+    // Of several equal posts at once one makes the job; the others find it when they try again.
+    return again.run(
+        () ->
+            jobs.findByWorkshopIdAndRequestKey(person.workshop().id(), key)
+                .orElseGet(() -> fresh(typed, key, person)));
   }
 
   private Job fresh(Map<String, String> typed, String requestKey, Person person) {
@@ -130,7 +136,7 @@ public class NewJobs {
             clock.instant()));
     figures.flush();
     jobs.flush();
-    files.refresh(job.ref(), person);
+    files.change(job.ref(), person, JobFile::changed);
     return job;
   }
 

@@ -10,6 +10,7 @@ import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
+import org.jexel.core.check.SupplyFinding;
 import org.jexel.core.harness.Circuit;
 import org.jexel.core.harness.Step;
 import org.jexel.core.quantity.Measure;
@@ -153,6 +154,10 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
   }
 
   private static NextAct next(JobFile file) {
+    if (file.supplyFinding().filter(SupplyFinding::stops).isPresent()) {
+      return new NextAct(
+          Station.BENCH, "supply.battery", file.supplyFinding().get().words(), "a 12 V vehicle");
+    }
     // Whoever has just mended something stands at the rig: nothing else is nearer.
     if (!file.askedAgain().isEmpty()) {
       Check again = file.askedAgain().get(0);

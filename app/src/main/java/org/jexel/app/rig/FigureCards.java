@@ -11,7 +11,6 @@ import java.util.Optional;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.cab.BreakerChoice;
 import org.jexel.core.quantity.Provenance;
@@ -22,6 +21,7 @@ import org.jexel.core.rig.RigConsistency;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
@@ -36,13 +36,11 @@ public class FigureCards {
   private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM HH:mm");
 
   private final RigFigureRepository figures;
-  private final JobFiles files;
   private final Drafts drafts;
   private final Clock clock;
 
-  FigureCards(RigFigureRepository figures, JobFiles files, Drafts drafts, Clock clock) {
+  FigureCards(RigFigureRepository figures, Drafts drafts, Clock clock) {
     this.figures = figures;
-    this.files = files;
     this.drafts = drafts;
     this.clock = clock;
   }
@@ -177,9 +175,8 @@ public class FigureCards {
    *     CODE.from}, and for settling a conflict {@code settle} = {@code CODE:mine} or {@code
    *     CODE:theirs}
    */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void take(RigCards card, JobFile file, Map<String, String> typed) {
-    files.hold(file);
     String settle = typed.getOrDefault("settle", "");
     RigSheet sheet = file.rig().sheet();
     for (FieldKey key : keys(card, file)) {
@@ -194,7 +191,7 @@ public class FigureCards {
       boolean mine = settle.equals(key.code() + ":mine");
       sheet = takeOne(card, file, sheet, key, text.strip(), typed, mine);
     }
-    files.refresh(file.job().ref(), file.person());
+    file.changed();
   }
 
   private RigSheet takeOne(
@@ -250,7 +247,7 @@ public class FigureCards {
   }
 
   /** Enters one figure directly, for code that knows it in SI. */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void enter(JobFile file, FieldKey key, Entry entry) {
     save(file, file.rig().sheet(), key, entry);
   }

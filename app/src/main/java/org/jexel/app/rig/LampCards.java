@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
@@ -17,6 +16,7 @@ import org.jexel.core.rig.Plan;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Side;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Takes what people say of the lamps that were offered, and adds others. */
@@ -24,14 +24,15 @@ import org.springframework.transaction.annotation.Transactional;
 public class LampCards {
   private static final String FORM = "lamps";
 
+  /** Form of a lamp that is added. */
+  static final String ADDED = "lamp";
+
   private final LampEntryRepository lamps;
-  private final JobFiles files;
   private final Drafts drafts;
   private final Clock clock;
 
-  LampCards(LampEntryRepository lamps, JobFiles files, Drafts drafts, Clock clock) {
+  LampCards(LampEntryRepository lamps, Drafts drafts, Clock clock) {
     this.lamps = lamps;
-    this.files = files;
     this.drafts = drafts;
     this.clock = clock;
   }
@@ -94,9 +95,8 @@ public class LampCards {
    * Takes {@code SLOT.state}, {@code SLOT.technology}, {@code SLOT.x} and {@code SLOT.y} of every
    * lamp that was changed; a place that cannot be taken stays as it was typed.
    */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void take(JobFile file, Map<String, String> typed) {
-    files.hold(file);
     for (Lamp lamp : file.rig().lamps()) {
       Lamp said =
           lamp.with(
@@ -108,7 +108,7 @@ public class LampCards {
         enter(file, said);
       }
     }
-    files.refresh(file.job().ref(), file.person());
+    file.changed();
   }
 
   private Lamp moved(JobFile file, Lamp lamp, Map<String, String> typed) {
@@ -133,15 +133,24 @@ public class LampCards {
     return lamp.at(place.x(), place.y());
   }
 
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void enter(JobFile file, Lamp lamp) {
     lamps.save(new LampEntry(file.job().trailer(), lamp, file.person(), clock.instant()));
   }
 
-  /** Adds a lamp; returns why not, or null. */
-  @Transactional
-  public String add(JobFile file, String role, String side, String place) {
-    files.hold(file);
+  /** Adds a lamp, or keeps what was typed with the reason why not. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void add(JobFile file, String role, String side, String place) {
+    String problem = added(file, role, side, place);
+    if (problem == null) {
+      drafts.dropForm(file.job(), file.person(), ADDED);
+    } else {
+      drafts.keep(file.job(), file.person(), ADDED, "place", place, 0);
+      drafts.keep(file.job(), file.person(), ADDED, "problem", problem, 0);
+    }
+  }
+
+  private String added(JobFile file, String role, String side, String place) {
     Parsed parsed =
         place.isBlank()
             ? new Parsed.Misread("Say how far behind the ball it sits.")
@@ -176,7 +185,7 @@ public class LampCards {
             Lamp.State.WANTED,
             "entered by hand",
             true));
-    files.refresh(file.job().ref(), file.person());
+    file.changed();
     return null;
   }
 

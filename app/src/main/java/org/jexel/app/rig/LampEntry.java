@@ -2,8 +2,6 @@ package org.jexel.app.rig;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -28,11 +26,9 @@ public class LampEntry {
 
   private String slot;
 
-  @Enumerated(EnumType.STRING)
-  private LampRole role;
+  private String role;
 
-  @Enumerated(EnumType.STRING)
-  private Side side;
+  private String side;
 
   @Column(name = "x_m")
   private double xM;
@@ -42,11 +38,9 @@ public class LampEntry {
 
   private boolean placed;
 
-  @Enumerated(EnumType.STRING)
-  private LampTechnology technology;
+  private String technology;
 
-  @Enumerated(EnumType.STRING)
-  private Lamp.State state;
+  private String state;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Person person;
@@ -58,18 +52,46 @@ public class LampEntry {
   public LampEntry(RigPart part, Lamp lamp, Person person, Instant at) {
     this.part = part;
     this.slot = lamp.slot();
-    this.role = lamp.role();
-    this.side = lamp.side();
+    this.role = lamp.role().name();
+    this.side = lamp.side().name();
     this.xM = lamp.x();
     this.yM = lamp.y();
     this.placed = lamp.placed();
-    this.technology = lamp.technology();
-    this.state = lamp.state();
+    this.technology = lamp.technology().name();
+    this.state = lamp.state().name();
     this.person = person;
     this.enteredAt = at;
   }
 
+  public Long id() {
+    return id;
+  }
+
+  public String slot() {
+    return slot;
+  }
+
+  public Person person() {
+    return person;
+  }
+
+  public Instant enteredAt() {
+    return enteredAt;
+  }
+
+  /**
+   * @throws IllegalArgumentException if the row holds a word that is none
+   */
   public Lamp lamp() {
-    return new Lamp(slot, role, side, xM, yM, technology, state, "entered by hand", placed);
+    return new Lamp(
+        slot,
+        LampRole.valueOf(role),
+        Side.valueOf(side),
+        xM,
+        yM,
+        LampTechnology.valueOf(technology),
+        Lamp.State.valueOf(state),
+        "entered by hand",
+        placed);
   }
 }

@@ -5,13 +5,14 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.RequestKey;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.rig.LoadItem;
 import org.jexel.core.rig.RigField;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The lines of the load sheet: by mass, or by volume and density. */
@@ -23,13 +24,11 @@ public class LoadCards {
   private static final double MOST_DENSITY = 20_000;
 
   private final LoadLineRepository lines;
-  private final JobFiles files;
   private final Drafts drafts;
   private final Clock clock;
 
-  LoadCards(LoadLineRepository lines, JobFiles files, Drafts drafts, Clock clock) {
+  LoadCards(LoadLineRepository lines, Drafts drafts, Clock clock) {
     this.lines = lines;
-    this.files = files;
     this.drafts = drafts;
     this.clock = clock;
   }
@@ -87,15 +86,15 @@ public class LoadCards {
   /**
    * Adds a line if everything is in order; else keeps what was typed. A repeated post adds none.
    */
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void add(JobFile file, Map<String, String> typed, String requestKey) {
-    files.hold(file);
     Map<String, String> problems = problems(file, typed);
     if (!problems.isEmpty()) {
       typed.forEach((field, text) -> drafts.keep(file.job(), file.person(), FORM, field, text, 1));
       return;
     }
-    if (lines.existsByRequestKey(requestKey)) {
+    String key = RequestKey.of(requestKey);
+    if (lines.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
     Map<String, String> none = new LinkedHashMap<>();
@@ -103,31 +102,33 @@ public class LoadCards {
     double x = number(file, typed, "place", Measure.LENGTH, 0, 100, none);
     if (has(typed, "mass")) {
       double mass = number(file, typed, "mass", Measure.MASS, 0, MOST_KG, none);
-      enter(file, new LoadItem(name, mass, x), null, null, requestKey);
+      enter(file, new LoadItem(name, mass, x), null, null, key);
     } else {
       double volume = number(file, typed, "volume", Measure.VOLUME, 0, MOST_M3, none);
       double density = number(file, typed, "density", Measure.DENSITY, 0, MOST_DENSITY, none);
       LoadItem item = LoadItem.ofVolume(name, volume, density, x);
-      enter(file, item, volume, density, requestKey);
+      enter(file, item, volume, density, key);
     }
     drafts.dropForm(file.job(), file.person(), FORM);
-    files.refresh(file.job().ref(), file.person());
+    file.changed();
   }
 
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void enter(JobFile file, LoadItem item, Double volume, Double density, String requestKey) {
     lines.save(
         new LoadLine(
             file.job(), item, volume, density, file.person(), clock.instant(), requestKey));
   }
 
-  @Transactional
+  @Transactional(propagation = Propagation.MANDATORY)
   public void remove(JobFile file, long id) {
-    files.hold(file);
     lines
         .findById(id)
         .filter(line -> line.job().id().equals(file.job().id()))
-        .ifPresent(LoadLine::remove);
-    files.refresh(file.job().ref(), file.person());
+        .ifPresent(
+            line -> {
+              line.remove();
+              file.changed();
+            });
   }
 }

@@ -83,6 +83,18 @@ public class LoadLine {
     return densityKgm3;
   }
 
+  public Person person() {
+    return person;
+  }
+
+  public Instant enteredAt() {
+    return enteredAt;
+  }
+
+  public String name() {
+    return name;
+  }
+
   public LoadItem item() {
     return new LoadItem(name, massKg, xM);
   }

@@ -7,5 +7,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface LoadLineRepository extends JpaRepository<LoadLine, Long> {
   List<LoadLine> findByJobIdAndRemovedFalseOrderById(Long job);
 
-  boolean existsByRequestKey(String requestKey);
+  boolean existsByJobIdAndRequestKey(Long jobId, String requestKey);
 }

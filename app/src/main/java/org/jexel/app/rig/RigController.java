@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.Draft;
-import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Station;
@@ -49,21 +48,14 @@ class RigController {
   private final FigureCards figures;
   private final LampCards lamps;
   private final LoadCards loads;
-  private final Drafts drafts;
   private final StationPages pages;
 
   RigController(
-      JobFiles files,
-      FigureCards figures,
-      LampCards lamps,
-      LoadCards loads,
-      Drafts drafts,
-      StationPages pages) {
+      JobFiles files, FigureCards figures, LampCards lamps, LoadCards loads, StationPages pages) {
     this.files = files;
     this.figures = figures;
     this.lamps = lamps;
     this.loads = loads;
-    this.drafts = drafts;
     this.pages = pages;
   }
 
@@ -92,8 +84,8 @@ class RigController {
     view.put("lampTechnologies", LampTechnology.values());
     view.put("lampRoles", LampRole.values());
     view.put("sides", Side.values());
-    view.put("lampTyped", file.typed().text("lamp", "place"));
-    view.put("lampProblem", file.typed().text("lamp", "problem"));
+    view.put("lampTyped", file.typed().text(LampCards.ADDED, "place"));
+    view.put("lampProblem", file.typed().text(LampCards.ADDED, "problem"));
     view.put("loadTyped", typedLoad(file));
     view.put(
         "loadProblems",
@@ -138,7 +130,7 @@ class RigController {
 
   @PostMapping("/jobs/{ref}/rig/lamps")
   String lamps(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
-    lamps.take(files.open(ref, person), typed);
+    files.change(ref, person, file -> lamps.take(file, typed));
     return "redirect:/jobs/{ref}/rig?card=lamps";
   }
 
@@ -149,14 +141,7 @@ class RigController {
       @RequestParam String side,
       @RequestParam String place,
       Person person) {
-    JobFile file = files.open(ref, person);
-    String problem = lamps.add(file, role, side, place);
-    if (problem == null) {
-      drafts.dropForm(file.job(), person, "lamp");
-    } else {
-      drafts.keep(file.job(), person, "lamp", "place", place, 0);
-      drafts.keep(file.job(), person, "lamp", "problem", problem, 0);
-    }
+    files.change(ref, person, file -> lamps.add(file, role, side, place));
     return "redirect:/jobs/{ref}/rig?card=lamps";
   }
 
@@ -168,13 +153,13 @@ class RigController {
       Person person) {
     Map<String, String> fields = new LinkedHashMap<>();
     LOAD_FIELDS.forEach(field -> fields.put(field, typed.getOrDefault(field, "")));
-    loads.add(files.open(ref, person), fields, requestKey);
+    files.change(ref, person, file -> loads.add(file, fields, requestKey));
     return "redirect:/jobs/{ref}/rig?card=load";
   }
 
   @PostMapping("/jobs/{ref}/rig/load/{id}/remove")
   String removeLoad(@PathVariable String ref, @PathVariable long id, Person person) {
-    loads.remove(files.open(ref, person), id);
+    files.change(ref, person, file -> loads.remove(file, id));
     return "redirect:/jobs/{ref}/rig?card=load";
   }
 
@@ -185,7 +170,7 @@ class RigController {
       @RequestParam Map<String, String> typed,
       Person person) {
     RigCards which = RigCards.of(card);
-    figures.take(which, files.open(ref, person), typed);
+    files.change(ref, person, file -> figures.take(which, file, typed));
     return switch (which) {
       case CONTROLLER -> "redirect:/jobs/{ref}/cab?card=controller";
       case HARNESS -> "redirect:/jobs/{ref}/harness?card=choices";

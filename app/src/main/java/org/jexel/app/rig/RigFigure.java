@@ -1,8 +1,6 @@
 package org.jexel.app.rig;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -28,8 +26,7 @@ public class RigFigure {
   private Double si;
   private String choice;
 
-  @Enumerated(EnumType.STRING)
-  private Provenance provenance;
+  private String provenance;
 
   private boolean cleared;
 
@@ -50,9 +47,9 @@ public class RigFigure {
     if (entry != null) {
       this.si = Double.isNaN(entry.si()) ? null : entry.si();
       this.choice = entry.choice();
-      this.provenance = entry.provenance();
+      this.provenance = entry.provenance().name();
     } else {
-      this.provenance = Provenance.ASSUMED;
+      this.provenance = Provenance.ASSUMED.name();
     }
     this.person = person;
     this.enteredAt = at;
@@ -60,6 +57,11 @@ public class RigFigure {
 
   public Long id() {
     return id;
+  }
+
+  /** The field's name and place as they are stored. */
+  public String code() {
+    return fieldCode;
   }
 
   public FieldKey key() {
@@ -71,7 +73,7 @@ public class RigFigure {
   }
 
   public Entry entry() {
-    return new Entry(si == null ? Double.NaN : si, choice, provenance);
+    return new Entry(si == null ? Double.NaN : si, choice, Provenance.valueOf(provenance));
   }
 
   public Person person() {

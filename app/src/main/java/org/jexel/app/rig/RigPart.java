@@ -1,8 +1,6 @@
 package org.jexel.app.rig;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -24,8 +22,7 @@ public class RigPart {
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Workshop workshop;
 
-  @Enumerated(EnumType.STRING)
-  private Subject subject;
+  private String subject;
 
   private String label;
 
@@ -39,7 +36,7 @@ public class RigPart {
 
   public RigPart(Workshop workshop, Subject subject, String label) {
     this.workshop = workshop;
-    this.subject = subject;
+    this.subject = subject.name();
     this.label = label;
   }
 
@@ -48,7 +45,7 @@ public class RigPart {
   }
 
   public Subject subject() {
-    return subject;
+    return Subject.valueOf(subject);
   }
 
   public String label() {

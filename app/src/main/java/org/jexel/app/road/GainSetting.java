@@ -1,8 +1,6 @@
 package org.jexel.app.road;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -25,8 +23,7 @@ public class GainSetting {
 
   private double gain;
 
-  @Enumerated(EnumType.STRING)
-  private Surface surface;
+  private String surface;
 
   private double trailerMassKg;
 
@@ -48,11 +45,15 @@ public class GainSetting {
       String requestKey) {
     this.job = job;
     this.gain = gain;
-    this.surface = surface;
+    this.surface = surface.name();
     this.trailerMassKg = trailerMassKg;
     this.person = person;
     this.settledAt = at;
     this.requestKey = requestKey;
+  }
+
+  public Long id() {
+    return id;
   }
 
   public double gain() {
@@ -60,7 +61,7 @@ public class GainSetting {
   }
 
   public Surface surface() {
-    return surface;
+    return Surface.valueOf(surface);
   }
 
   public double trailerMass() {

@@ -9,5 +9,5 @@ public interface GainSettingRepository extends JpaRepository<GainSetting, Long> 
   @Query("select s from GainSetting s join fetch s.person where s.job.id = :job order by s.id")
   List<GainSetting> ofJob(Long job);
 
-  boolean existsByRequestKey(String requestKey);
+  boolean existsByJobIdAndRequestKey(Long jobId, String requestKey);
 }

@@ -100,23 +100,20 @@ class RoadController {
       @RequestParam(required = false) Long corrects,
       @RequestParam String requestKey,
       Person person) {
-    JobFile file = files.open(ref, person);
-    Long known =
-        file.stops().stream().anyMatch(stop -> stop.id().equals(corrects)) ? corrects : null;
-    road.record(file, fields(posted), known, requestKey);
+    files.change(ref, person, file -> road.record(file, fields(posted), corrects, requestKey));
     return "redirect:/jobs/{ref}/road?card=stop";
   }
 
   @PostMapping("/jobs/{ref}/road/draft")
   String draft(@PathVariable String ref, @RequestParam Map<String, String> posted, Person person) {
     String key = posted.getOrDefault("requestKey", "");
-    road.draft(files.open(ref, person), fields(posted), key);
+    files.change(ref, person, file -> road.draft(file, fields(posted), key));
     return "redirect:/jobs/{ref}/road?card=stop";
   }
 
   @PostMapping("/jobs/{ref}/road/settle")
   String settle(@PathVariable String ref, @RequestParam String requestKey, Person person) {
-    road.settle(files.open(ref, person), requestKey);
+    files.change(ref, person, file -> road.settle(file, requestKey));
     return "redirect:/jobs/{ref}/road?card=settle";
   }
 

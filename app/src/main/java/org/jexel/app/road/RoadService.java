@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.RequestKey;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Measure;
@@ -15,10 +15,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Outcome;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Takes test stops and settles the gain. */
 @Service
@@ -27,24 +24,15 @@ public class RoadService {
 
   private final TestStopRepository stops;
   private final GainSettingRepository settings;
-  private final JobFiles files;
   private final Drafts drafts;
   private final Clock clock;
-  private final TransactionTemplate transaction;
 
   RoadService(
-      TestStopRepository stops,
-      GainSettingRepository settings,
-      JobFiles files,
-      Drafts drafts,
-      Clock clock,
-      PlatformTransactionManager transactions) {
+      TestStopRepository stops, GainSettingRepository settings, Drafts drafts, Clock clock) {
     this.stops = stops;
     this.settings = settings;
-    this.files = files;
     this.drafts = drafts;
     this.clock = clock;
-    this.transaction = new TransactionTemplate(transactions);
   }
 
   /** A form as understood: the entry, or the problems by field. */
@@ -147,42 +135,33 @@ public class RoadService {
     return null;
   }
 
-  /** Keeps a stop, or what was typed. Refused while the gate is shut. */
+  /**
+   * Keeps a stop, or what was typed. Refused while the gate is shut.
+   *
+   * @param corrects the stop that this one corrects; null for a new one
+   */
   public void record(JobFile file, Map<String, String> typed, Long corrects, String requestKey) {
-    if (stops.existsByRequestKey(requestKey)) {
+    String key = RequestKey.of(requestKey);
+    if (stops.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
-    Understood understood = read(file, typed, corrects, requestKey);
-    if (understood.entry() == null || !file.gate().open()) {
+    boolean stands =
+        corrects == null || file.stops().stream().anyMatch(stop -> stop.id().equals(corrects));
+    Understood understood = read(file, typed, corrects, key);
+    if (understood.entry() == null || !file.gate().open() || !stands) {
       keep(file, typed, true);
       return;
     }
-    try {
-      transaction.executeWithoutResult(status -> enter(file, understood.entry()));
-    } catch (DataIntegrityViolationException refused) {
-      if (!stops.existsByRequestKey(requestKey)) {
-        throw refused;
-      }
-      return;
-    }
-    files.refresh(file.job().ref(), file.person());
-  }
-
-  private void enter(JobFile file, StopEntry entry) {
-    files.hold(file);
-    stops.saveAndFlush(new TestStop(file.job(), entry, file.person(), clock.instant()));
+    stops.save(new TestStop(file.job(), understood.entry(), file.person(), clock.instant()));
     drafts.dropForm(file.job(), file.person(), FORM);
+    file.changed();
   }
 
   /** Remembers a half-filled form, unless that form was recorded meanwhile. */
   void draft(JobFile file, Map<String, String> typed, String requestKey) {
-    transaction.executeWithoutResult(
-        status -> {
-          files.hold(file);
-          if (!stops.existsByRequestKey(requestKey)) {
-            keep(file, typed, false);
-          }
-        });
+    if (!stops.existsByJobIdAndRequestKey(file.job().id(), RequestKey.of(requestKey))) {
+      keep(file, typed, false);
+    }
   }
 
   private void keep(JobFile file, Map<String, String> typed, boolean asked) {
@@ -193,21 +172,21 @@ public class RoadService {
   /** Settles on the advised gain; does nothing when the advice is another by now. */
   public void settle(JobFile file, String requestKey) {
     GainAdvice advice = file.advice();
-    if (advice.act() != GainAdvice.Act.SETTLE || settings.existsByRequestKey(requestKey)) {
+    String key = RequestKey.of(requestKey);
+    if (advice.act() != GainAdvice.Act.SETTLE
+        || settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
     Surface surface = file.stops().get(file.stops().size() - 1).surface();
-    transaction.executeWithoutResult(
-        status ->
-            settings.saveAndFlush(
-                new GainSetting(
-                    file.job(),
-                    advice.gain(),
-                    surface,
-                    file.load().mass(),
-                    file.person(),
-                    clock.instant(),
-                    requestKey)));
-    files.refresh(file.job().ref(), file.person());
+    settings.save(
+        new GainSetting(
+            file.job(),
+            advice.gain(),
+            surface,
+            file.load().mass(),
+            file.person(),
+            clock.instant(),
+            key));
+    file.changed();
   }
 }

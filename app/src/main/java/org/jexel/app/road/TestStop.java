@@ -2,8 +2,6 @@ package org.jexel.app.road;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -30,16 +28,13 @@ public class TestStop {
 
   private double gain;
 
-  @Enumerated(EnumType.STRING)
-  private Way way;
+  private String way;
 
   private double speedMps;
 
-  @Enumerated(EnumType.STRING)
-  private Surface surface;
+  private String surface;
 
-  @Enumerated(EnumType.STRING)
-  private Outcome outcome;
+  private String outcome;
 
   @Column(name = "distance_m")
   private Double distanceM;
@@ -79,10 +74,10 @@ public class TestStop {
   TestStop(Job job, StopEntry entry, Person person, Instant at) {
     this.job = job;
     this.gain = entry.gain();
-    this.way = entry.way();
+    this.way = entry.way().name();
     this.speedMps = entry.speed();
-    this.surface = entry.surface();
-    this.outcome = entry.outcome();
+    this.surface = entry.surface().name();
+    this.outcome = entry.outcome().name();
     this.distanceM = entry.distance();
     this.timeS = entry.seconds();
     this.vehicleMassKg = entry.vehicleMass();
@@ -94,6 +89,17 @@ public class TestStop {
     this.requestKey = entry.requestKey();
   }
 
+  /**
+   * Reads everything that the core will ask of this row.
+   *
+   * @throws RuntimeException if it holds what is none
+   */
+  public void digest() {
+    gainStop();
+    surface();
+    analysed();
+  }
+
   public Long id() {
     return id;
   }
@@ -103,7 +109,7 @@ public class TestStop {
   }
 
   public Way way() {
-    return way;
+    return Way.valueOf(way);
   }
 
   public double speed() {
@@ -111,11 +117,11 @@ public class TestStop {
   }
 
   public Surface surface() {
-    return surface;
+    return Surface.valueOf(surface);
   }
 
   public Outcome outcome() {
-    return outcome;
+    return Outcome.valueOf(outcome);
   }
 
   public Double distance() {
@@ -147,7 +153,7 @@ public class TestStop {
   }
 
   public GainStop gainStop() {
-    return new GainStop(gain, outcome);
+    return new GainStop(gain, outcome());
   }
 
   /** What this stop tells; null when neither distance nor time was taken. */
@@ -157,7 +163,7 @@ public class TestStop {
     }
     Sum a =
         distanceM != null ? Stop.fromDistance(speedMps, distanceM) : Stop.fromTime(speedMps, timeS);
-    return way == Way.LEVER
+    return way() == Way.LEVER
         ? Stop.leverOnly(a, vehicleMassKg, trailerMassKg, 0)
         : Stop.withPedal(a);
   }

@@ -9,5 +9,5 @@ public interface TestStopRepository extends JpaRepository<TestStop, Long> {
   @Query("select s from TestStop s join fetch s.person where s.job.id = :job order by s.id")
   List<TestStop> ofJob(Long job);
 
-  boolean existsByRequestKey(String requestKey);
+  boolean existsByJobIdAndRequestKey(Long jobId, String requestKey);
 }

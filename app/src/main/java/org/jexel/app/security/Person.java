@@ -1,14 +1,13 @@
 package org.jexel.app.security;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.quantity.UnitSystem;
 
@@ -26,11 +25,8 @@ public class Person {
   private String name;
   private String passwordHash;
 
-  @Enumerated(EnumType.STRING)
-  private Role role;
-
-  @Enumerated(EnumType.STRING)
-  private UnitSystem units;
+  private String role;
+  private String units;
 
   @Version private int version;
 
@@ -41,8 +37,8 @@ public class Person {
     this.signIn = signIn;
     this.name = name;
     this.passwordHash = passwordHash;
-    this.role = role;
-    this.units = UnitSystem.METRIC;
+    this.role = role.name();
+    this.units = UnitSystem.METRIC.name();
   }
 
   public Long id() {
@@ -61,16 +57,17 @@ public class Person {
     return name;
   }
 
+  /** An unknown role may look and change nothing. */
   public Role role() {
-    return role;
+    return Words.of(Role.class, role, Role.VIEWER);
   }
 
   public UnitSystem units() {
-    return units;
+    return Words.of(UnitSystem.class, units, UnitSystem.METRIC);
   }
 
   public void use(UnitSystem system) {
-    this.units = system;
+    this.units = system.name();
   }
 
   String passwordHash() {

@@ -1,12 +1,12 @@
 package org.jexel.app.workshop;
 
-import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Transient;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jexel.app.exchange.ControllerFile;
@@ -25,8 +25,9 @@ public class ControllerEntry {
 
   private String label;
 
-  @Convert(converter = ControllerFile.Column.class)
-  private ControllerModel content;
+  private String content;
+
+  @Transient private ControllerModel model;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Person person;
@@ -44,7 +45,8 @@ public class ControllerEntry {
 
   final void change(ControllerModel model, Person by, Instant at) {
     this.label = model.label();
-    this.content = model;
+    this.content = ControllerFile.stored(model);
+    this.model = model;
     this.person = by;
     this.changedAt = at;
   }
@@ -57,8 +59,23 @@ public class ControllerEntry {
     return label;
   }
 
+  /**
+   * @throws IllegalArgumentException if what is stored cannot be read
+   */
   public ControllerModel model() {
-    return content;
+    if (model == null) {
+      model = ControllerFile.stored(content);
+    }
+    return model;
+  }
+
+  /** Whether this version can read what is stored. */
+  public boolean readable() {
+    try {
+      return model() != null;
+    } catch (IllegalArgumentException unknown) {
+      return false;
+    }
   }
 
   public Person person() {

@@ -26,7 +26,9 @@ import org.springframework.web.servlet.ModelAndView;
 /** The workshop's library of controller models. */
 @Controller
 class ControllersController {
-  private static final int LONGEST_FILE = 500_000;
+  /** Bytes; past every length that the format itself allows, so that its own message says so. */
+  private static final int LONGEST_FILE = 2_000_000;
+
   private static final List<ControllerKind> KINDS =
       List.of(ControllerKind.values()).stream().filter(k -> k != ControllerKind.NONE).toList();
 
@@ -49,7 +51,9 @@ class ControllersController {
         person,
         open,
         entry == null ? 0 : entry.version(),
-        entry == null ? ControllerForm.blank() : ControllerForm.of(entry.model()),
+        entry == null || !entry.readable()
+            ? ControllerForm.blank()
+            : ControllerForm.of(entry.model()),
         "",
         "");
   }
@@ -107,7 +111,10 @@ class ControllersController {
         .header(HttpHeaders.LINK, "<" + ControllerFile.SCHEMA + ">; rel=\"describedby\"")
         .body(
             ControllerFile.write(
-                library.all(person).stream().map(ControllerEntry::model).toList()));
+                library.all(person).stream()
+                    .filter(ControllerEntry::readable)
+                    .map(ControllerEntry::model)
+                    .toList()));
   }
 
   @PostMapping("/workshop/controllers/file")

@@ -1,8 +1,6 @@
 package org.jexel.app.workshop;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -24,8 +22,7 @@ public class Workshop {
   private double tongueShareLeast;
   private double tongueShareGreatest;
 
-  @Enumerated(EnumType.STRING)
-  private WireStock wireStock;
+  private String wireStock;
 
   @Version private int version;
 
@@ -48,7 +45,7 @@ public class Workshop {
     this.zone = zone.getId();
     this.tongueShareLeast = band.least();
     this.tongueShareGreatest = band.greatest();
-    this.wireStock = stock;
+    this.wireStock = stock.name();
   }
 
   public Long id() {
@@ -68,6 +65,6 @@ public class Workshop {
   }
 
   public List<WireSize> stock() {
-    return wireStock.sizes;
+    return Words.of(WireStock.class, wireStock, WireStock.GAUGE).sizes;
   }
 }

@@ -1,8 +1,6 @@
 package org.jexel.app.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatCode;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
@@ -21,7 +19,6 @@ import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
@@ -34,8 +31,6 @@ import org.jexel.core.quantity.Verdict;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;
-import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.transaction.PlatformTransactionManager;
 
 /** What is kept, what is asked back, and what a database that refuses a double does. */
 class BenchServiceTest {
@@ -58,20 +53,12 @@ class BenchServiceTest {
           null);
 
   private final ReadingRepository readings = mock(ReadingRepository.class);
-  private final JobFiles files = mock(JobFiles.class);
   private final Drafts drafts = mock(Drafts.class);
   private final JobFile file = mock(JobFile.class);
   private final Job job = mock(Job.class);
   private final Person person = mock(Person.class);
   private final MeterPort meter = mock(MeterPort.class);
-  private final BenchService bench =
-      new BenchService(
-          readings,
-          files,
-          drafts,
-          Clock.systemUTC(),
-          mock(PlatformTransactionManager.class),
-          meter);
+  private final BenchService bench = new BenchService(readings, drafts, Clock.systemUTC(), meter);
 
   @BeforeEach
   void oneJob() {
@@ -86,31 +73,17 @@ class BenchServiceTest {
   void aReadingIsKeptWithTheBandItWasHeldAgainst() {
     bench.record(file, CHECK, " 1,7 ohm ", 0, "key");
     ArgumentCaptor<Reading> kept = ArgumentCaptor.forClass(Reading.class);
-    verify(readings).saveAndFlush(kept.capture());
+    verify(readings).save(kept.capture());
     assertThat(kept.getValue().value()).isEqualTo(1.7);
     assertThat(kept.getValue().typed()).isEqualTo("1,7 ohm");
     assertThat(kept.getValue().verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(kept.getValue().band()).isEqualTo(CHECK.band());
-    verify(files).refresh("J1", person);
-  }
-
-  @Test
-  void aDoubleThatTheDatabaseRefusesIsNoErrorForThePerson() {
-    when(readings.saveAndFlush(any())).thenThrow(new DataIntegrityViolationException("twice"));
-    when(readings.existsByRequestKey("key")).thenReturn(false, true);
-    assertThatCode(() -> bench.record(file, CHECK, "1.7", 0, "key")).doesNotThrowAnyException();
-  }
-
-  @Test
-  void aReadingThatTheDatabaseRefusesForAnotherReasonIsNotTakenForADouble() {
-    when(readings.saveAndFlush(any())).thenThrow(new DataIntegrityViolationException("too long"));
-    assertThatThrownBy(() -> bench.record(file, CHECK, "1.7", 0, "key"))
-        .isInstanceOf(DataIntegrityViolationException.class);
+    verify(file).changed();
   }
 
   @Test
   void aDraftThatComesAfterItsRecordIsForgotten() {
-    when(readings.existsByRequestKey("key")).thenReturn(true);
+    when(readings.existsByJobIdAndRequestKey(0L, "key")).thenReturn(true);
     bench.draft(file, CHECK, "1.7", 0, "key");
     verify(drafts, never()).keep(any(), any(), any(), any(), any(), anyLong());
     bench.draft(file, CHECK, "1.7", 0, "another");
@@ -128,7 +101,7 @@ class BenchServiceTest {
     bench.record(file, CHECK, typed.getValue(), 0, "one");
     bench.record(file, CHECK, "1.8", 0, "two");
     ArgumentCaptor<Reading> kept = ArgumentCaptor.forClass(Reading.class);
-    verify(readings, times(2)).saveAndFlush(kept.capture());
+    verify(readings, times(2)).save(kept.capture());
     assertThat(kept.getAllValues().stream().map(Reading::source))
         .containsExactly(Reading.Source.METER, Reading.Source.TYPED);
     assertThat(kept.getAllValues().get(0).value()).isCloseTo(1.62, within(0.006));
@@ -139,25 +112,25 @@ class BenchServiceTest {
     when(meter.read(anyLong(), any(), any(), any())).thenReturn(NoFigure.LIVE.si());
     bench.meter(file, CHECK);
     verify(drafts).keep(job, person, BenchService.FORM, CHECK.id(), "live", 0);
-    verify(readings, never()).saveAndFlush(any());
+    verify(readings, never()).save(any());
     assertThat(bench.record(file, CHECK, "live", 0, "key")).isTrue();
     ArgumentCaptor<Reading> kept = ArgumentCaptor.forClass(Reading.class);
-    verify(readings).saveAndFlush(kept.capture());
+    verify(readings).save(kept.capture());
     assertThat(kept.getValue().value()).isEqualTo(NoFigure.LIVE.si());
   }
 
   @Test
   void aKeyThatIsThereAlreadyChangesNothing() {
-    when(readings.existsByRequestKey("key")).thenReturn(true);
+    when(readings.existsByJobIdAndRequestKey(0L, "key")).thenReturn(true);
     bench.record(file, CHECK, "1.7", 0, "key");
-    verify(readings, never()).saveAndFlush(any());
+    verify(readings, never()).save(any());
     verify(drafts, never()).keep(any(), any(), any(), any(), any(), anyLong());
   }
 
   @Test
   void whatCannotBeUnderstoodIsKeptAsADraftWithTheRowThatWasSeen() {
     bench.record(file, CHECK, "wet", 0, "key");
-    verify(readings, never()).saveAndFlush(any());
+    verify(readings, never()).save(any());
     verify(drafts)
         .keep(eq(job), eq(person), anyString(), eq("brake.resistance"), eq("wet"), eq(0L));
   }
@@ -168,9 +141,9 @@ class BenchServiceTest {
     when(theirs.id()).thenReturn(7L);
     when(file.lastReading("brake.resistance")).thenReturn(Optional.of(theirs));
     bench.record(file, CHECK, "1.7", 0, "key");
-    verify(readings, never()).saveAndFlush(any());
+    verify(readings, never()).save(any());
     bench.record(file, CHECK, "1.7", 7, "key");
-    verify(readings).saveAndFlush(any());
+    verify(readings).save(any());
   }
 
   @Test

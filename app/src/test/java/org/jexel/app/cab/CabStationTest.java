@@ -44,7 +44,13 @@ class CabStationTest {
   }
 
   private void post(String ref, String card, Map<String, String> fields) throws Exception {
-    electrician.post("/jobs/" + ref + "/cab/" + card, fields);
+    Map<String, String> posted = new HashMap<>(fields);
+    posted.put("seen", seen(ref, card));
+    electrician.post("/jobs/" + ref + "/cab/" + card, posted);
+  }
+
+  private String seen(String ref, String card) throws Exception {
+    return Walker.hidden(electrician.page("/jobs/" + ref + "/cab?card=" + card), "seen");
   }
 
   @Test

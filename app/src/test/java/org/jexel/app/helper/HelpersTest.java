@@ -16,7 +16,6 @@ import org.jexel.app.job.StationState;
 import org.jexel.app.security.Person;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.transaction.PlatformTransactionManager;
 
 /** A helper's code opens one job's page while the work lasts, and nothing else. */
 class HelpersTest {
@@ -26,7 +25,7 @@ class HelpersTest {
   private final HelperPageRepository pages = mock(HelperPageRepository.class);
   private final Clock clock = mock(Clock.class);
   private final Job job = mock(Job.class);
-  private final Helpers helpers = new Helpers(pages, clock, mock(PlatformTransactionManager.class));
+  private final Helpers helpers = new Helpers(pages, clock);
   private final HelperPage page = new HelperPage(job, "ABCDEFG", mock(Person.class), NOON);
 
   @BeforeEach

@@ -41,9 +41,12 @@ final class CheckMeaning {
                   : "The trailer draws too much: something is chafed, shorted or joined to it.";
       case SEEN -> "Not as computed for this state. The fault finder weighs what can explain it.";
       case SUPPLY ->
-          low
-              ? "The battery is low. Charge it first: every later reading leans on it."
-              : "Above a resting battery. Is a charger or the engine on?";
+          SupplyFinding.of(reading)
+              .map(SupplyFinding::words)
+              .orElse(
+                  low
+                      ? "The battery is low. Charge it first: every later reading leans on it."
+                      : "Above a resting battery. Is a charger or the engine on?");
       case SOCKET ->
           dead
               ? "Nothing arrives. Look at the fuse, then the feed, then the earth pin of the socket."

@@ -21,27 +21,49 @@ public final class RigSheet {
 
   /** Refuses an entry that is not of its field's kind or not plausible. */
   public RigSheet(Map<FieldKey, Entry> entries, ConnectorCatalog catalog) {
-    entries.forEach(
-        (key, entry) ->
-            problem(key.field(), entry)
-                .ifPresent(
-                    text -> {
-                      throw new IllegalArgumentException(key.code() + ": " + text);
-                    }));
+    this(catalog, entries);
+    entries.forEach((key, entry) -> check(key, entry, catalog));
+  }
+
+  private RigSheet(ConnectorCatalog catalog, Map<FieldKey, Entry> entries) {
     this.entries = Map.copyOf(entries);
     this.catalog = catalog;
   }
 
-  /** Why an entry cannot stand in its field, or nothing. */
-  private static Optional<String> problem(RigField field, Entry entry) {
+  /**
+   * Whether an entry can stand in its field.
+   *
+   * @throws IllegalArgumentException if it cannot, with the reason
+   */
+  public static void check(FieldKey key, Entry entry, ConnectorCatalog catalog) {
+    problem(key.field(), entry, catalog)
+        .ifPresent(
+            text -> {
+              throw new IllegalArgumentException(key.code() + ": " + text);
+            });
+  }
+
+  private static Optional<String> problem(RigField field, Entry entry, ConnectorCatalog catalog) {
     if (field.isNumber()) {
       boolean inside = entry.si() >= field.least() && entry.si() <= field.greatest();
       return inside ? Optional.empty() : Optional.of("out of range: " + entry.si());
     }
-    boolean known =
-        field.catalog() != null
-            || field.options().stream().anyMatch(o -> o.name().equals(entry.choice()));
-    return known ? Optional.empty() : Optional.of("no such choice: " + entry.choice());
+    return known(field, entry.choice(), catalog)
+        ? Optional.empty()
+        : Optional.of("no such choice: " + entry.choice());
+  }
+
+  private static boolean known(RigField field, String choice, ConnectorCatalog catalog) {
+    if (field.catalog() == null) {
+      return field.options().stream().anyMatch(o -> o.name().equals(choice));
+    }
+    return switch (field.catalog()) {
+      case CONVENTION -> catalog.conventions().stream().anyMatch(c -> c.id().equals(choice));
+      case CONNECTOR -> catalog.connectors().stream().anyMatch(c -> c.id().equals(choice));
+      case CONNECTOR_OR_NONE ->
+          Rig.NO_CONNECTOR.equals(choice)
+              || catalog.connectors().stream().anyMatch(c -> c.id().equals(choice));
+    };
   }
 
   public ConnectorCatalog catalog() {
@@ -53,11 +75,14 @@ public final class RigSheet {
     return entries;
   }
 
-  /** A copy in which one number is another. */
+  /**
+   * A copy in which one number is another. What was read is a fact: the range that keeps slips of
+   * the hand out of a form does not refuse it here.
+   */
   public RigSheet with(FieldKey key, double si) {
     Map<FieldKey, Entry> changed = new HashMap<>(entries);
     changed.put(key, Entry.number(si, Provenance.MEASURED));
-    return new RigSheet(changed, catalog);
+    return new RigSheet(catalog, changed);
   }
 
   public boolean entered(FieldKey key) {
