@@ -6,8 +6,12 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import jakarta.servlet.ServletException;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -37,6 +41,63 @@ public final class Walker {
       throw new AssertionError(path + " answered " + response.getStatus());
     }
     return HtmlUtils.htmlUnescape(response.getContentAsString());
+  }
+
+  /** Every page and paper of a job. */
+  public static List<String> whole(String ref) {
+    String job = "/jobs/" + ref;
+    List<String> paths = new ArrayList<>();
+    for (String station :
+        List.of("rig", "harness", "cab", "bench", "breakaway", "road", "handover")) {
+      paths.add(job + "/" + station);
+    }
+    for (String card : List.of("lamps", "load", "axles", "connection")) {
+      paths.add(job + "/rig?card=" + card);
+    }
+    for (String card :
+        List.of("steps", "choices", "plan", "circuits", "colours", "box", "faces", "lists")) {
+      paths.add(job + "/harness?card=" + card);
+    }
+    for (String card : List.of("supply", "signal", "plug", "mounting", "panel", "power")) {
+      paths.add(job + "/cab?card=" + card);
+    }
+    for (String card : List.of("finder", "helper", "tester", "meter", "supply.battery")) {
+      paths.add(job + "/bench?card=" + card);
+    }
+    for (String paper :
+        List.of(
+            "report.pdf",
+            "harness.pdf",
+            "harness.svg",
+            "harness/sheet",
+            "harness/cut-list.csv",
+            "harness/materials.csv",
+            "bench.pdf",
+            "bench/sheet")) {
+      paths.add(job + "/" + paper);
+    }
+    paths.add("/");
+    paths.add("/workshop/controllers");
+    paths.add("/api/jobs/" + ref + "/checks");
+    return paths;
+  }
+
+  /** Opens every page and paper of a job; gives those that did not open, with their answer. */
+  public Map<String, Integer> broken(String ref) throws Exception {
+    Map<String, Integer> broken = new TreeMap<>();
+    for (String path : whole(ref)) {
+      int status;
+      try {
+        status = answer(path).getStatus();
+      } catch (ServletException thrown) {
+        status = 500;
+        broken.put(path + " " + thrown.getCause(), status);
+      }
+      if (status != 200) {
+        broken.putIfAbsent(path, status);
+      }
+    }
+    return broken;
   }
 
   /** Posts fields and gives the answer, redirects not followed. */

@@ -8,7 +8,7 @@ import org.springframework.data.jpa.repository.Query;
 public interface CabNoteRepository extends JpaRepository<CabNote, Long> {
   /** The newest note of each card. */
   @Query(
-      "select n from CabNote n where n.id in"
+      "select n from CabNote n join fetch n.person where n.id in"
           + " (select max(m.id) from CabNote m where m.job.id = :jobId group by m.card)")
   List<CabNote> newestOf(long jobId);
 }

@@ -38,9 +38,7 @@ class OwnConnectors {
   private static Given read(String text) {
     if (text.length() > LONGEST) {
       return new Given(
-          text,
-          null,
-          "A pin list has at most %d letters, this one %d.".formatted(LONGEST, text.length()));
+          text, null, "A pin list has at most " + LONGEST + " letters; this one is longer.");
     }
     try {
       return new Given(text, PinList.parse(text, "utility"), null);

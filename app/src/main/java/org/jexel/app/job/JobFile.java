@@ -155,6 +155,18 @@ public final class JobFile {
     return leftOut;
   }
 
+  /**
+   * Works out whatever the core says of all rows together.
+   *
+   * @throws RuntimeException if they do not go together
+   */
+  void digest() {
+    progress();
+    advice();
+    breakawayLoad();
+    gate();
+  }
+
   /** Marks this file as the one that an act decides on, with the job's lock in hand. */
   JobFile held() {
     this.held = true;

@@ -159,7 +159,7 @@ public class JobFiles {
   private JobFile digested(Job job, Person person, Rows rows, List<LeftOut> leftOut) {
     JobFile file =
         new JobFile(job, person, catalog, rows, leftOut, () -> drafts.of(job, person), plans);
-    file.progress();
+    file.digest();
     return file;
   }
 

@@ -168,7 +168,7 @@ class HarnessStationTest {
             .file(new MockMultipartFile("file", "pins.txt", "text/plain", million))
             .with(SecurityMockMvcRequestPostProcessors.user("electrician").roles("ELECTRICIAN"))
             .with(SecurityMockMvcRequestPostProcessors.csrf()));
-    assertThat(card("J1001", "faces")).contains("Line 2: pin 1 stands twice.");
+    assertThat(card("J1001", "faces")).contains("at most 8000 letters");
     pins("");
   }
 
