@@ -12,7 +12,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /** One person on a running server, over plain HTTP. */
-final class Http {
+public final class Http {
   private final HttpClient client =
       HttpClient.newBuilder()
           .cookieHandler(new CookieManager())
@@ -20,17 +20,17 @@ final class Http {
           .build();
   private final String base;
 
-  Http(int port) {
+  public Http(int port) {
     base = "http://127.0.0.1:" + port;
   }
 
-  HttpResponse<String> get(String path) throws IOException, InterruptedException {
+  public HttpResponse<String> get(String path) throws IOException, InterruptedException {
     return client.send(
         HttpRequest.newBuilder(URI.create(base + path)).build(),
         HttpResponse.BodyHandlers.ofString());
   }
 
-  HttpResponse<String> post(String path, Map<String, String> fields)
+  public HttpResponse<String> post(String path, Map<String, String> fields)
       throws IOException, InterruptedException {
     String body =
         fields.entrySet().stream()
@@ -44,7 +44,34 @@ final class Http {
         HttpResponse.BodyHandlers.ofString());
   }
 
-  HttpResponse<String> signIn(String name, String password)
+  /** Status of what a program gets with a token. */
+  public int api(String path, String token) throws IOException, InterruptedException {
+    return client
+        .send(
+            HttpRequest.newBuilder(URI.create(base + path))
+                .header("Authorization", "Bearer " + token)
+                .build(),
+            HttpResponse.BodyHandlers.ofString())
+        .statusCode();
+  }
+
+  public int head(String path) throws IOException, InterruptedException {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(base + path))
+            .method("HEAD", HttpRequest.BodyPublishers.noBody())
+            .build();
+    return client.send(request, HttpResponse.BodyHandlers.ofString()).statusCode();
+  }
+
+  /** Posts a sign-in under a path; gives the last answer's status and where it stands. */
+  public String postAs(String path, String name, String password, String token)
+      throws IOException, InterruptedException {
+    HttpResponse<String> answer =
+        post(path, Map.of("username", name, "password", password, "_csrf", token));
+    return answer.statusCode() + " " + answer.uri();
+  }
+
+  public HttpResponse<String> signIn(String name, String password)
       throws IOException, InterruptedException {
     String page = get("/sign-in").body();
     return post(

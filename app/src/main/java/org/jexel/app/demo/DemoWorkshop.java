@@ -93,7 +93,7 @@ class DemoWorkshop implements ApplicationRunner {
     byte[] random = new byte[24];
     new SecureRandom().nextBytes(random);
     String token = HexFormat.of().formatHex(random);
-    tokens.save(new ApiToken(person, token, clock.instant()));
+    tokens.save(new ApiToken(person, token, "demo", clock.instant(), null));
     Files.createDirectories(data);
     Path file = data.resolve("demo-token");
     Files.deleteIfExists(file);

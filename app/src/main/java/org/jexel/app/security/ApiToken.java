@@ -24,10 +24,19 @@ public class ApiToken {
 
   private String tokenHash;
   private Instant createdAt;
+  private String label;
+  private Instant endsAt;
+  private Instant revokedAt;
+  private Instant usedAt;
 
   protected ApiToken() {}
 
-  public ApiToken(Person person, String token, Instant createdAt) {
+  /**
+   * @param endsAt null for one that works until it is revoked
+   */
+  public ApiToken(Person person, String token, String label, Instant createdAt, Instant endsAt) {
+    this.label = label;
+    this.endsAt = endsAt;
     this.person = person;
     this.tokenHash = hash(token);
     this.createdAt = createdAt;
@@ -35,6 +44,35 @@ public class ApiToken {
 
   public Person person() {
     return person;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  public Instant createdAt() {
+    return createdAt;
+  }
+
+  public Instant endsAt() {
+    return endsAt;
+  }
+
+  public Instant usedAt() {
+    return usedAt;
+  }
+
+  /** Whether it still opens anything at this moment. */
+  public boolean works(Instant now) {
+    return revokedAt == null && (endsAt == null || now.isBefore(endsAt)) && !person.ended();
+  }
+
+  void revoke(Instant at) {
+    this.revokedAt = at;
   }
 
   static String hash(String token) {

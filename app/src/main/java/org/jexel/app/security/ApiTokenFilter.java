@@ -5,6 +5,9 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
@@ -12,15 +15,17 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Signs a request in by its bearer token. */
+/** Signs a request in by its bearer token, while that works. */
 @Component
 class ApiTokenFilter extends OncePerRequestFilter {
   private static final String BEARER = "Bearer ";
 
   private final ApiTokenRepository tokens;
+  private final Clock clock;
 
-  ApiTokenFilter(ApiTokenRepository tokens) {
+  ApiTokenFilter(ApiTokenRepository tokens, Clock clock) {
     this.tokens = tokens;
+    this.clock = clock;
   }
 
   @Override
@@ -29,16 +34,20 @@ class ApiTokenFilter extends OncePerRequestFilter {
       throws ServletException, IOException {
     String header = request.getHeader(HttpHeaders.AUTHORIZATION);
     if (header != null && header.startsWith(BEARER)) {
+      Instant now = clock.instant();
       tokens
           .findByTokenHash(ApiToken.hash(header.substring(BEARER.length()).strip()))
+          .filter(token -> token.works(now))
           .ifPresent(
               token -> {
                 SignedIn signedIn = new SignedIn(token.person());
+                signedIn.eraseCredentials();
                 SecurityContext context = SecurityContextHolder.createEmptyContext();
                 context.setAuthentication(
                     UsernamePasswordAuthenticationToken.authenticated(
-                        signedIn, null, signedIn.getAuthorities()));
+                        signedIn, null, SignedIn.authorities(token.person().role())));
                 SecurityContextHolder.setContext(context);
+                tokens.used(token.id(), now, now.minus(Duration.ofMinutes(1)));
               });
     }
     chain.doFilter(request, response);

@@ -1,8 +1,7 @@
 package org.jexel.app.security;
 
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.core.MethodParameter;
-import org.springframework.security.core.Authentication;
-import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
@@ -12,12 +11,6 @@ import org.springframework.web.method.support.ModelAndViewContainer;
 /** Gives a controller method the person who is signed in, with the workshop. */
 @Component
 public class CurrentPerson implements HandlerMethodArgumentResolver {
-  private final PersonRepository people;
-
-  CurrentPerson(PersonRepository people) {
-    this.people = people;
-  }
-
   @Override
   public boolean supportsParameter(MethodParameter parameter) {
     return parameter.getParameterType() == Person.class;
@@ -29,7 +22,6 @@ public class CurrentPerson implements HandlerMethodArgumentResolver {
       ModelAndViewContainer container,
       NativeWebRequest request,
       WebDataBinderFactory binder) {
-    Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
-    return people.findBySignIn(signedIn.getName()).orElseThrow();
+    return FreshRole.person(request.getNativeRequest(HttpServletRequest.class)).orElseThrow();
   }
 }

@@ -12,8 +12,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes the workshop and its owner on an empty installation. Works once. */
 @Service
 public class FirstOwner {
-  private static final int SHORTEST_PASSWORD = 10;
-
   private final PersonRepository people;
   private final WorkshopRepository workshops;
   private final PasswordEncoder passwords;
@@ -35,15 +33,13 @@ public class FirstOwner {
     if (form.workshop().isEmpty() || form.name().isEmpty() || form.signIn().isEmpty()) {
       return "Fill in the workshop, your name and a sign-in name.";
     }
-    if (form.workshop().length() > 120
-        || form.name().length() > 120
-        || form.signIn().length() > 80) {
-      return "One of these is longer than 80 letters.";
+    if (form.workshop().length() > 120 || form.name().length() > 120) {
+      return "Workshop and name have at most 120 letters each.";
     }
-    if (password.length() < SHORTEST_PASSWORD || password.length() > 72) {
-      return "A password has 10 to 72 characters.";
+    if (form.signIn().length() > SignInName.LONGEST) {
+      return "A sign-in name has at most 80 letters.";
     }
-    return null;
+    return Passwords.problem(password);
   }
 
   /** False when somebody else was first. */

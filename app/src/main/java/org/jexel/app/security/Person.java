@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.quantity.UnitSystem;
@@ -27,6 +28,9 @@ public class Person {
 
   private String role;
   private String units;
+
+  private Instant endedAt;
+  private Instant passwordAt;
 
   @Version private int version;
 
@@ -68,6 +72,24 @@ public class Person {
 
   public void use(UnitSystem system) {
     this.units = system.name();
+  }
+
+  /** Whether this person works here no more. */
+  public boolean ended() {
+    return endedAt != null;
+  }
+
+  void end(Instant at) {
+    this.endedAt = at;
+  }
+
+  void become(Role newRole) {
+    this.role = newRole.name();
+  }
+
+  void password(String hash, Instant at) {
+    this.passwordHash = hash;
+    this.passwordAt = at;
   }
 
   String passwordHash() {

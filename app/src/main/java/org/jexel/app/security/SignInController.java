@@ -22,7 +22,8 @@ class SignInController {
   }
 
   @GetMapping("/sign-in")
-  String signIn() {
+  String signIn(@RequestParam(defaultValue = "") String wait, Model model) {
+    model.addAttribute("wait", wait.matches("\\d{1,6}") ? Integer.parseInt(wait) : 0);
     return firstOwner.isWanted() ? "redirect:/first-owner" : "sign-in";
   }
 
@@ -42,7 +43,8 @@ class SignInController {
       @RequestParam String signIn,
       @RequestParam String password,
       Model model) {
-    FirstOwner.Form form = new FirstOwner.Form(workshop.strip(), name.strip(), signIn.strip());
+    FirstOwner.Form form =
+        new FirstOwner.Form(workshop.strip(), name.strip(), SignInName.of(signIn));
     String problem = firstOwner.problem(form, password);
     if (problem != null) {
       model.addAttribute("form", form);
