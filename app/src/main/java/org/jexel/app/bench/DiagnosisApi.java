@@ -131,6 +131,9 @@ class DiagnosisApi {
   }
 
   private static Diagnosis.Seen seen(JobFile file, Given reading) {
+    if (reading == null) {
+      throw new IllegalArgumentException("A reading is an object with check and value, not null.");
+    }
     String id = reading.check() == null ? "" : reading.check();
     Check check =
         file.check(id)

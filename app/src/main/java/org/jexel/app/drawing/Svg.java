@@ -4,6 +4,7 @@ import java.io.StringWriter;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import org.jexel.core.quantity.CleanText;
 
 /**
  * Writes an SVG drawing. Looks are presentation attributes, so that paper and PDF show them too.
@@ -78,7 +79,7 @@ final class Svg {
     try {
       open("text", "x", x, "y", y);
       attributes(more);
-      xml.writeCharacters(words);
+      xml.writeCharacters(CleanText.of(words).text());
       return close();
     } catch (XMLStreamException e) {
       throw new IllegalStateException(e);
@@ -119,7 +120,7 @@ final class Svg {
 
   private void attribute(String name, String value) {
     try {
-      xml.writeAttribute(name, value);
+      xml.writeAttribute(name, CleanText.of(value).text());
     } catch (XMLStreamException e) {
       throw new IllegalStateException(e);
     }

@@ -9,6 +9,9 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jexel.core.quantity.CleanText;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -20,6 +23,9 @@ import org.thymeleaf.context.Context;
 /** Pages as PDF, with the fonts that ship here. */
 @Component
 public class Pdf {
+  private static final Pattern REFERENCE =
+      Pattern.compile("&#(?:x([0-9a-fA-F]{1,6})|([0-9]{1,7}));");
+
   private final TemplateEngine templates;
 
   Pdf(TemplateEngine templates) {
@@ -49,13 +55,34 @@ public class Pdf {
       font(builder, "BarlowCondensed_600SemiBold.ttf", "Barlow Condensed", 400);
       font(builder, "SplineSansMono_500Medium.ttf", "Spline Sans Mono", 400);
       builder.useSVGDrawer(new BatikSVGDrawer());
-      builder.withHtmlContent(xhtml, null);
+      builder.withHtmlContent(wellFormed(xhtml), null);
       builder.toStream(out);
       builder.run();
       return out.toByteArray();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * What stands in the database may be older than the cleaning of what enters: once more, and
+   * characters that are written as references too (XML 1.0, section 2.2).
+   */
+  private static String wellFormed(String xhtml) {
+    return REFERENCE
+        .matcher(CleanText.of(xhtml).text())
+        .replaceAll(
+            found -> {
+              int c =
+                  found.group(1) == null
+                      ? Integer.parseInt(found.group(2))
+                      : Integer.parseInt(found.group(1), 16);
+              boolean shown =
+                  Character.isValidCodePoint(c)
+                      && (c == '\t' || c == '\n' || c == '\r' || c >= ' ')
+                      && CleanText.of(Character.toString(c)).takenOut().isEmpty();
+              return shown ? Matcher.quoteReplacement(found.group()) : "";
+            });
   }
 
   private static void font(PdfRendererBuilder builder, String file, String family, int weight) {

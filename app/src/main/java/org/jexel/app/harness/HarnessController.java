@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
+import org.jexel.core.quantity.CleanText;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -140,7 +141,7 @@ class HarnessController {
       throws IOException {
     files.open(ref, person);
     boolean sent = file != null && !file.isEmpty();
-    own.take(sent ? start(file) : pins, person);
+    own.take(sent ? CleanText.of(start(file)).text() : pins, person);
     return "redirect:/jobs/{ref}/harness?card=faces";
   }
 }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.jexel.app.drawing.CurveDrawing;
 import org.jexel.app.exchange.ControllerFile;
 import org.jexel.app.security.Person;
+import org.jexel.core.quantity.CleanText;
 import org.jexel.core.rig.ControllerKind;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -125,7 +126,7 @@ class ControllersController {
     }
     try (InputStream in = file.getInputStream()) {
       String text = new String(in.readNBytes(LONGEST_FILE), StandardCharsets.UTF_8);
-      int taken = library.take(person, text);
+      int taken = library.take(person, CleanText.of(text).text());
       return new ModelAndView("redirect:/workshop/controllers?taken=" + taken);
     } catch (ControllerFile.Unreadable e) {
       return page(person, -1, 0, null, "", e.getMessage() + " Nothing was taken.");
