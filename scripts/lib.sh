@@ -29,40 +29,47 @@ alive() { [ -n "${1:-}" ] && kill -0 "$1" 2>/dev/null; }
 
 # MariaDB refuses to run as root; then it runs as nobody, and its folder belongs to nobody.
 db_user() { if [ "$(id -u)" = 0 ]; then echo nobody; else id -un; fi; }
-as_db() { if [ "$(id -u)" = 0 ]; then setpriv --reuid=nobody --regid=nogroup --clear-groups "$@"; else "$@"; fi; }
+as_db() { if [ "$(id -u)" = 0 ] && [ "${DB_ACCOUNT:-nobody}" = nobody ]; then setpriv --reuid=nobody --regid=nogroup --clear-groups "$@"; else "$@"; fi; }
+
+# db_socket DIR PORT : where the database of a folder listens; a socket's path has at most 107 letters.
+db_socket() {
+  local socket; socket=$(cd "$1" && pwd -P)/mariadb.sock
+  [ ${#socket} -le 100 ] || socket=/tmp/jexel-db-$2.sock
+  printf '%s' "$socket"
+}
 
 # db_start DIR PORT : starts the private server with its data in DIR, and waits until it answers.
 db_start() {
   local dir=$1 port=$2
   port_taken "$port" && die "Port $port is taken; set JEXEL_DB_PORT to a free one."
   mkdir -p "$dir"
+  # A copy of the data folder has to be a copy of the data: a link, left by an older version or made
+  # by hand, is told at every start.
+  [ ! -L "$dir" ] || say "The database's data does not lie in $dir but in $(cd "$dir" && pwd -P). Copy it with ./run backup."
   dir=$(cd "$dir" && pwd -P)
+  DB_ACCOUNT=$(db_user)
   if ! as_db test -x "$dir"; then
-    # Root's own folders are closed to the unprivileged account; the data then lies where it may go.
-    local open=/var/lib/jexel-$(printf '%s' "$dir" | md5sum | cut -c1-10)
-    mkdir -p "$open" && rmdir "$dir" && ln -s "$open" "$dir" || die "The database account cannot reach $dir."
-    say "The database's data lies in $open, since its account cannot enter $dir."
-    dir=$open
+    # Folders of root's own are closed to the unprivileged account.
+    DB_ACCOUNT=root
+    say "$dir is closed to other accounts, so the database runs as root, on loopback alone."
   fi
-  DB_SOCKET=$dir/mariadb.sock
-  # a socket's path may not be longer than 107 letters
-  [ ${#DB_SOCKET} -le 100 ] || DB_SOCKET=/tmp/jexel-db-$port.sock
+  DB_SOCKET=$(db_socket "$dir" "$port")
   rm -f "$DB_SOCKET"
   if [ ! -d "$dir/data/mysql" ]; then
     rm -rf "$dir/data" "$dir/new"
     mkdir -p "$dir/new"
-    chown "$(db_user)" "$dir" "$dir/new"
-    as_db mariadb-install-db --no-defaults --datadir="$dir/new" --auth-root-authentication-method=normal \
+    chown "$DB_ACCOUNT" "$dir" "$dir/new"
+    as_db mariadb-install-db --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/new" --auth-root-authentication-method=normal \
       --skip-test-db >"$dir/install.log" 2>&1 || { tail -n 5 "$dir/install.log" >&2; die "MariaDB could not make its data folder."; }
     mv "$dir/new" "$dir/data"
   fi
-  chown "$(db_user)" "$dir"
+  chown "$DB_ACCOUNT" "$dir"
   # exec, so that the process id is the server's own and not a shell's around it; setsid, so that a
   # Ctrl-C at the terminal reaches the script, which stops things in order, and not the database
   (
     daemon=$(PATH="$PATH:/usr/sbin" command -v mariadbd)
-    if [ "$(id -u)" = 0 ]; then set -- setsid setpriv --reuid=nobody --regid=nogroup --clear-groups "$daemon"; else set -- setsid "$daemon"; fi
-    exec "$@" --no-defaults --datadir="$dir/data" --socket="$DB_SOCKET" \
+    if [ "$DB_ACCOUNT" = nobody ]; then set -- setsid setpriv --reuid=nobody --regid=nogroup --clear-groups "$daemon"; else set -- setsid "$daemon"; fi
+    exec "$@" --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/data" --socket="$DB_SOCKET" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$dir/mariadb.pid" --character-set-server=utf8mb4 \
     --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=128M --max-connections=80 --skip-name-resolve \
     >"$dir/mariadb.log" 2>&1

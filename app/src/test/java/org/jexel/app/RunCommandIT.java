@@ -2,109 +2,53 @@ package org.jexel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.File;
 import java.io.IOException;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFilePermissions;
-import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** The command {@code ./run} as a person uses it, and what survives a hard end. */
 class RunCommandIT {
-  private static final File ROOT = new File("..").getAbsoluteFile();
-
-  private Path data;
-  private int port;
-  private int dbPort;
-  private final List<Process> started = new ArrayList<>();
+  private RunScript script;
 
   @BeforeEach
   void prepare() throws IOException {
-    data = Files.createTempDirectory("jexel-run");
-    // Root's temporary folders are closed to the account that the database runs under.
-    Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("rwxr-xr-x"));
-    port = freePort();
-    dbPort = freePort();
+    script = new RunScript();
   }
 
   @AfterEach
   void clear() throws Exception {
-    run("stop").waitFor(90, TimeUnit.SECONDS);
-    for (Process process : started) {
-      process.waitFor(30, TimeUnit.SECONDS);
-      process.destroyForcibly();
-    }
-    try (Stream<Path> files = Files.walk(data)) {
-      files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
-    }
-  }
-
-  private static int freePort() throws IOException {
-    try (ServerSocket socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    }
-  }
-
-  private Path log(String name) {
-    return data.resolve(name + ".out");
-  }
-
-  private Process run(String... arguments) throws IOException {
-    List<String> command = new ArrayList<>(List.of("./run"));
-    command.addAll(List.of(arguments));
-    ProcessBuilder builder =
-        new ProcessBuilder(command)
-            .directory(ROOT)
-            .redirectErrorStream(true)
-            .redirectOutput(log("run" + started.size()).toFile());
-    builder.environment().put("JEXEL_PORT", String.valueOf(port));
-    builder.environment().put("JEXEL_DB_PORT", String.valueOf(dbPort));
-    builder.environment().put("JEXEL_DATA", data.toString());
-    Process process = builder.start();
-    started.add(process);
-    return process;
-  }
-
-  private String output(Process process) throws IOException {
-    return Files.readString(log("run" + started.indexOf(process)));
-  }
-
-  private Process up(String... arguments) throws Exception {
-    Process process = run(arguments);
-    for (int i = 0; i < 1200 && process.isAlive(); i++) {
-      if (output(process).contains("Ctrl-C")) {
-        return process;
-      }
-      Thread.sleep(100);
-    }
-    throw new AssertionError("./run did not come up:\n" + output(process));
-  }
-
-  private ProcessHandle pid(String name) throws IOException {
-    long id = Long.parseLong(Files.readString(data.resolve(name + ".pid")).strip());
-    return ProcessHandle.of(id).orElseThrow();
+    script.close();
   }
 
   @Test
   void anAcknowledgedReadingSurvivesAHardEndOfServerAndDatabase() throws Exception {
-    Process first = up();
-    assertThat(output(first))
-        .contains("http://127.0.0.1:" + port + "/", "electrician-valley", "demo-token");
+    Process first = script.up();
+    assertThat(script.output(first))
+        .contains("http://127.0.0.1:" + script.port() + "/", "electrician-valley", "demo-token");
 
-    Process second = run();
+    Process second = script.run();
     assertThat(second.waitFor(20, TimeUnit.SECONDS)).isTrue();
-    assertThat(output(second)).contains("already running at http://127.0.0.1:" + port + "/");
+    assertThat(script.output(second))
+        .contains("already running at http://127.0.0.1:" + script.port() + "/");
 
-    Http electrician = new Http(port);
+    Http electrician = new Http(script.port());
     electrician.signIn("electrician", "electrician-valley");
     String page = electrician.get("/jobs/J1001/bench?card=supply.battery").body();
     var acknowledged =
@@ -118,22 +62,22 @@ class RunCommandIT {
     assertThat(acknowledged.statusCode()).isEqualTo(200);
     assertThat(acknowledged.body()).contains("12.57 V");
 
-    ProcessHandle server = pid("server");
-    ProcessHandle database = pid("db");
+    ProcessHandle server = script.pid("server");
+    ProcessHandle database = script.pid("db");
     database.destroyForcibly();
     server.destroyForcibly();
     assertThat(first.waitFor(60, TimeUnit.SECONDS)).isTrue();
 
-    Process again = up();
+    Process again = script.up();
     // The session lives in the database, so the same person is still signed in.
     assertThat(electrician.get("/jobs/J1001/bench?card=supply.battery").body())
         .contains("12.57 V", "stands");
 
-    ProcessHandle lastServer = pid("server");
-    ProcessHandle lastDatabase = pid("db");
-    Process stop = run("stop");
+    ProcessHandle lastServer = script.pid("server");
+    ProcessHandle lastDatabase = script.pid("db");
+    Process stop = script.run("stop");
     assertThat(stop.waitFor(60, TimeUnit.SECONDS)).isTrue();
-    assertThat(output(stop)).contains("Nothing is lost");
+    assertThat(script.output(stop)).contains("Nothing is lost");
     assertThat(again.waitFor(30, TimeUnit.SECONDS)).isTrue();
     assertThat(lastServer.isAlive()).isFalse();
     assertThat(lastDatabase.isAlive()).isFalse();
@@ -141,9 +85,9 @@ class RunCommandIT {
 
   @Test
   void anEmptyStartMakesTheFirstOwnerOnce() throws Exception {
-    Process up = up("--empty");
-    assertThat(output(up)).doesNotContain("electrician-valley");
-    Http first = new Http(port);
+    Process up = script.up("--empty");
+    assertThat(script.output(up)).doesNotContain("electrician-valley");
+    Http first = new Http(script.port());
     var page = first.get("/");
     assertThat(page.uri().getPath()).isEqualTo("/first-owner");
     Map<String, String> owner =
@@ -158,14 +102,112 @@ class RunCommandIT {
     assertThat(first.signIn("ada", "a long password").body()).contains("Own yard", "No job yet");
   }
 
+  private static String post(Http who, String path, String page, Map<String, String> fields)
+      throws Exception {
+    Map<String, String> all = new HashMap<>(fields);
+    all.put("_csrf", Walker.hidden(page, "_csrf"));
+    var answer = who.post(path, all);
+    assertThat(answer.statusCode()).isEqualTo(200);
+    return answer.body();
+  }
+
+  /** Written to while it is copied; read back into an empty folder; refused where it is broken. */
+  @Test
+  void aBackupDuringWritesIsWholeAndIsReadBackIntoAnEmptyFolder() throws Exception {
+    script.up();
+    Http electrician = new Http(script.port());
+    electrician.signIn("electrician", "electrician-valley");
+    String page = electrician.get("/jobs/J1001/rig?card=load").body();
+    AtomicInteger acknowledged = new AtomicInteger();
+    AtomicBoolean going = new AtomicBoolean(true);
+    Thread writer =
+        new Thread(
+            () -> {
+              try {
+                while (going.get()) {
+                  int n = acknowledged.get();
+                  post(
+                      electrician,
+                      "/jobs/J1001/rig/load",
+                      page,
+                      Map.of(
+                          "name",
+                          "Crate " + n,
+                          "mass",
+                          "1",
+                          "place",
+                          "2.6",
+                          "requestKey",
+                          "b" + n));
+                  acknowledged.incrementAndGet();
+                }
+              } catch (Exception e) {
+                throw new IllegalStateException(e);
+              }
+            });
+    writer.start();
+    while (acknowledged.get() < 5) {
+      Thread.sleep(20);
+    }
+    int before = acknowledged.get();
+    String backup = script.file("all.jexel").toString();
+    assertThat(script.done(true, "backup", backup)).contains("6 jobs");
+    int after = acknowledged.get();
+    going.set(false);
+    writer.join();
+    assertThat(after).as("written meanwhile").isGreaterThan(before);
+    assertThat(script.done(false, "backup", backup)).contains("overwrites nothing");
+    assertThat(script.done(false, "restore", backup)).contains("Stop it first");
+    script.done(true, "stop");
+
+    byte[] whole = Files.readAllBytes(Path.of(backup));
+    byte[] flipped = whole.clone();
+    flipped[whole.length / 2] ^= 1;
+    Path broken = Files.write(script.file("broken"), flipped);
+    Path half = Files.write(script.file("half"), Arrays.copyOf(whole, whole.length / 2));
+    String text = new String(whole, StandardCharsets.ISO_8859_1);
+    Path newer =
+        Files.write(
+            script.file("newer"),
+            text.replaceFirst("schema=\\d\\d", "schema=99").getBytes(StandardCharsets.ISO_8859_1));
+    script.move("empty");
+    for (Path bad : List.of(broken, half, newer)) {
+      assertThat(script.done(false, "restore", bad.toString())).contains("Nothing was touched");
+      assertThat(script.data().resolve("db")).doesNotExist();
+    }
+    assertThat(script.done(false, "restore", newer.toString())).contains("newer Jexel");
+
+    assertThat(script.done(true, "restore", backup)).contains("6 jobs");
+    assertThat(Files.isSymbolicLink(script.data().resolve("db"))).isFalse();
+    script.up();
+    Http again = new Http(script.port());
+    assertThat(again.signIn("electrician", "electrician-valley").body()).contains("J1006");
+    for (int job = 1001; job <= 1006; job++) {
+      for (String path : Walker.whole("J" + job)) {
+        if (!path.startsWith("/api")) {
+          assertThat(again.get(path).statusCode()).as(path).isEqualTo(200);
+        }
+      }
+    }
+    String load = again.get("/jobs/J1001/rig?card=load").body();
+    Matcher crates = Pattern.compile("Crate (\\d+)").matcher(load);
+    Set<Integer> there = new TreeSet<>();
+    while (crates.find()) {
+      there.add(Integer.valueOf(crates.group(1)));
+    }
+    // One moment: all that was acknowledged before it, none that came after, no gap between.
+    assertThat(there).contains(before - 1).hasSizeLessThanOrEqualTo(after + 1);
+    assertThat(there).containsAll(IntStream.range(0, there.size()).boxed().toList());
+  }
+
   @Test
   void aTakenPortIsToldPlainly() throws Exception {
     try (ServerSocket taken =
-        new ServerSocket(port, 1, java.net.InetAddress.getLoopbackAddress())) {
-      Process process = run();
+        new ServerSocket(script.port(), 1, java.net.InetAddress.getLoopbackAddress())) {
+      Process process = script.run();
       assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
       assertThat(process.exitValue()).isNotZero();
-      assertThat(output(process)).contains("Port " + taken.getLocalPort() + " is taken");
+      assertThat(script.output(process)).contains("Port " + taken.getLocalPort() + " is taken");
     }
   }
 }

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.function.Supplier;
 import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
@@ -65,16 +66,18 @@ public class BenchService {
    * @return whether a reading stands by this request
    */
   public boolean record(JobFile file, Check check, String typed, long seen, String requestKey) {
-    return record(file, check, typed, seen, requestKey, source(file, check, typed));
+    return record(file, check, typed, seen, requestKey, Origin.of(source(file, check, typed)));
   }
 
-  boolean record(
-      JobFile file,
-      Check check,
-      String typed,
-      long seen,
-      String requestKey,
-      Reading.Source source) {
+  /** Where a reading comes from; of a file also how many rows, and between what they lay. */
+  record Origin(Reading.Source source, Long log, Integer rows, Double least, Double greatest) {
+    static Origin of(Reading.Source source) {
+      return new Origin(source, null, null, null, null);
+    }
+  }
+
+  private boolean record(
+      JobFile file, Check check, String typed, long seen, String requestKey, Origin origin) {
     Reading newest = file.lastReading(check.id()).orElse(null);
     long now = newest == null ? 0 : newest.id();
     String key = RequestKey.of(requestKey);
@@ -96,7 +99,7 @@ public class BenchService {
             file.person(),
             clock.instant(),
             key,
-            source));
+            origin));
     drafts.drop(file.job(), file.person(), FORM, check.id());
     file.changed();
     return true;
@@ -123,19 +126,22 @@ public class BenchService {
   }
 
   /**
-   * Keeps the rows of a logging meter that can be kept.
+   * Keeps the readings of a logging meter's file that can be kept. A file that was recorded stands:
+   * its rows without a check would fit other ones now.
    *
    * @return how many
    */
-  int record(JobFile file, LogRows log, String requestKey) {
+  int record(JobFile file, Supplier<LogRows> rows, MeterLog log) {
+    if (log.isRecorded()) {
+      return readings.countByLogId(log.id());
+    }
     int kept = 0;
-    for (LogRows.Row row : log.rows()) {
-      if (row.good()) {
-        long seen = file.lastReading(row.check().id()).map(Reading::id).orElse(0L);
-        // By its line: once it is recorded, a row without a check would fit the next one.
-        String key = RequestKey.of(requestKey, "line " + row.line());
-        kept += record(file, row.check(), row.typed(), seen, key, Reading.Source.FILE) ? 1 : 0;
-      }
+    for (LogRows.Line line : rows.get().lines()) {
+      long seen = file.lastReading(line.check().id()).map(Reading::id).orElse(0L);
+      String key = RequestKey.of("log " + log.id(), line.check().id());
+      Origin origin =
+          new Origin(Reading.Source.FILE, log.id(), line.rows(), line.least(), line.greatest());
+      kept += record(file, line.check(), line.typed(), seen, key, origin) ? 1 : 0;
     }
     return kept;
   }

@@ -1,18 +1,28 @@
 package org.jexel.app.bench;
 
+import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.StringReader;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.LongConsumer;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.commons.csv.DuplicateHeaderMode;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Series;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
@@ -21,33 +31,54 @@ import org.jexel.core.quantity.Verdict;
 /**
  * The CSV of a logging meter, matched to the checks of a rig: a head with <code>value</code>, and
  * <code>unit</code>, <code>check</code> (id or title) or <code>time</code> beside it, in any order.
- * A row without a check goes to the next one of the proof that is still unread and reads that unit.
+ * All rows of one check make one reading, their {@link Series}. A row without a check goes to the
+ * next one of the proof that is still unread and reads that unit.
  *
- * @param rows in the order of the file
+ * @param lines a reading each, in the order in which their first rows stand
+ * @param odd rows that fit nowhere, by their reason
+ * @param rows how many there are
  * @param problem why the file as a whole cannot be read; empty if it can
  */
-record LogRows(List<Row> rows, String problem) {
-  private static final int MOST = 500;
+record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
+  private static final int MOST_REASONS = 60;
+  private static final int LONGEST_HEAD = 1 << 16;
+  private static final int TELL_EVERY = 5000;
+  private static final int MOST_KNOWN = 4000;
 
   /**
-   * @param line of the file
+   * What one check was read as.
+   *
    * @param typed value with its unit
-   * @param check null where none fits
+   * @param least of the rows, SI
+   * @param greatest of the rows, SI
    * @param verdict as it would be judged
-   * @param problem why this row cannot be recorded; empty if it can
    */
-  record Row(long line, String typed, Check check, Verdict verdict, String problem) {
-    public boolean good() {
-      return problem.isEmpty();
+  record Line(Check check, String typed, int rows, double least, double greatest, Verdict verdict) {
+    public boolean steady() {
+      return rows == 1 || least == greatest;
     }
   }
 
-  static LogRows of(JobFile file, String csv) {
-    char separator = csv.lines().findFirst().orElse("").contains(";") ? ';' : ',';
+  /**
+   * Rows that cannot be recorded.
+   *
+   * @param first line of the file
+   */
+  record Odd(long first, String typed, String reason, long rows) {}
+
+  static LogRows of(JobFile file, InputStream content, LongConsumer progress) throws IOException {
+    BufferedReader text =
+        new BufferedReader(new InputStreamReader(content, StandardCharsets.UTF_8), LONGEST_HEAD);
+    text.mark(LONGEST_HEAD - 1);
+    String head = text.readLine();
+    if (head == null || head.length() >= LONGEST_HEAD - 1) {
+      return new LogRows(List.of(), List.of(), 0, "There is no first line that names columns.");
+    }
+    text.reset();
     CSVFormat format =
         CSVFormat.DEFAULT
             .builder()
-            .setDelimiter(separator)
+            .setDelimiter(head.contains(";") ? ';' : ',')
             .setHeader()
             .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
             .setSkipHeaderRecord(true)
@@ -55,74 +86,153 @@ record LogRows(List<Row> rows, String problem) {
             .setIgnoreEmptyLines(true)
             .setTrim(true)
             .get();
-    try (CSVParser parser = CSVParser.parse(new StringReader(csv), format)) {
+    try (CSVParser parser = CSVParser.parse(text, format)) {
       if (!parser.getHeaderMap().containsKey("value")) {
         return new LogRows(
             List.of(),
+            List.of(),
+            0,
             "The first line has to name its columns, “value” among them; “unit”, “check” and “time”"
                 + " are understood as well.");
       }
-      List<Row> rows = new ArrayList<>();
-      Set<String> taken = new HashSet<>(file.newestReadings().keySet());
+      Matching matching = new Matching(file);
       for (CSVRecord line : parser) {
-        if (rows.size() < MOST) {
-          Row row = row(file, line, parser.getCurrentLineNumber(), taken);
-          rows.add(row);
+        matching.take(line, parser.getCurrentLineNumber());
+        if (matching.rows % TELL_EVERY == 0) {
+          progress.accept(matching.rows);
         }
       }
-      return new LogRows(rows, rows.isEmpty() ? "There is no row below the first line." : "");
-    } catch (IOException | RuntimeException broken) {
-      return new LogRows(List.of(), "This is no readable CSV: " + broken.getMessage());
+      return matching.done();
+    } catch (IllegalArgumentException | IllegalStateException | IOException broken) {
+      return new LogRows(
+          List.of(), List.of(), 0, "This is no readable CSV: " + broken.getMessage());
     }
   }
 
-  private static Row row(JobFile file, CSVRecord line, long number, Set<String> taken) {
-    String value = cell(line, "value");
-    String unit = cell(line, "unit");
-    String typed = (value + " " + unit).strip();
-    String named = cell(line, "check");
-    Optional<Check> check = named.isEmpty() ? next(file, unit, taken) : named(file, named);
-    if (check.isEmpty()) {
-      String why =
-          named.isEmpty()
-              ? "No unread check takes “" + typed + "”."
-              : "This rig has no check called “" + named + "”.";
-      return new Row(number, typed, null, Verdict.NOT_YET, why);
+  /** How many rows can be recorded. */
+  public long good() {
+    return lines.stream().mapToLong(Line::rows).sum();
+  }
+
+  /** Rows on their way to checks. */
+  private static final class Matching {
+    private final JobFile file;
+    private final Map<String, Check> named = new HashMap<>();
+    private final Map<String, Deque<Check>> unread = new HashMap<>();
+    private final Map<String, Map<String, BenchService.Typed>> understood = new HashMap<>();
+    private final Set<String> taken;
+    private final Map<String, Series> series = new LinkedHashMap<>();
+    private final Map<String, String> onlyText = new HashMap<>();
+    private final Map<String, Odd> odd = new LinkedHashMap<>();
+    private long rows;
+
+    Matching(JobFile file) {
+      this.file = file;
+      this.taken = new HashSet<>(file.newestReadings().keySet());
+      for (Check check : file.checks()) {
+        named.putIfAbsent(check.title().toLowerCase(Locale.ROOT), check);
+      }
+      for (Check check : file.checks()) {
+        named.put(check.id().toLowerCase(Locale.ROOT), check);
+      }
     }
-    BenchService.Typed read = BenchService.read(check.get(), typed, file.units());
-    if (read.problem() != null) {
-      return new Row(number, typed, check.get(), Verdict.NOT_YET, read.problem());
+
+    void take(CSVRecord line, long number) {
+      rows++;
+      String unit = cell(line, "unit");
+      String typed = (cell(line, "value") + " " + unit).strip();
+      String name = cell(line, "check");
+      Check check = name.isEmpty() ? next(unit) : named.get(name.toLowerCase(Locale.ROOT));
+      if (check == null) {
+        refuse(
+            number,
+            typed,
+            name.isEmpty()
+                ? "No unread check takes “" + typed + "”."
+                : "This rig has no check called “" + name + "”.");
+        return;
+      }
+      BenchService.Typed read = read(check, typed);
+      if (read.problem() != null) {
+        refuse(number, typed, read.problem());
+        return;
+      }
+      taken.add(check.id());
+      series.computeIfAbsent(check.id(), c -> new Series()).add(read.si());
+      onlyText.putIfAbsent(check.id(), typed);
     }
-    if (!taken.add(check.get().id()) && named.isEmpty()) {
-      return new Row(number, typed, check.get(), Verdict.NOT_YET, "It was read already.");
+
+    /** A logger writes the same few hundred values over and over. */
+    private BenchService.Typed read(Check check, String typed) {
+      Map<String, BenchService.Typed> known =
+          understood.computeIfAbsent(check.id(), c -> new HashMap<>());
+      BenchService.Typed value = known.get(typed);
+      if (value == null) {
+        value = BenchService.read(check, typed, file.units());
+        if (known.size() < MOST_KNOWN) {
+          known.put(typed, value);
+        }
+      }
+      return value;
     }
-    return new Row(number, typed, check.get(), check.get().band().judge(read.si()), "");
+
+    private void refuse(long number, String typed, String reason) {
+      String key = odd.size() < MOST_REASONS || odd.containsKey(reason) ? reason : "";
+      String told = key.isEmpty() ? "Other rows that fit nowhere." : reason;
+      odd.merge(
+          key,
+          new Odd(number, typed, told, 1),
+          (old, one) -> new Odd(old.first(), old.typed(), old.reason(), old.rows() + 1));
+    }
+
+    /** The next unread check of the proof that reads this unit; null if there is none. */
+    private Check next(String unit) {
+      Deque<Check> waiting =
+          unread.computeIfAbsent(
+              unit,
+              u ->
+                  new ArrayDeque<>(
+                      file.proof().stream()
+                          .filter(c -> c.measure().words().isEmpty())
+                          .filter(c -> u.isEmpty() || reads(c, u))
+                          .toList()));
+      while (!waiting.isEmpty() && taken.contains(waiting.peek().id())) {
+        waiting.poll();
+      }
+      return waiting.peek();
+    }
+
+    LogRows done() {
+      List<Line> lines = new ArrayList<>();
+      series.forEach(
+          (id, all) -> {
+            Check check = named.get(id.toLowerCase(Locale.ROOT));
+            boolean one = all.count() == 1;
+            lines.add(
+                new Line(
+                    check,
+                    one
+                        ? onlyText.get(id)
+                        : check.measure().text(all.median(), UnitSystem.METRIC).replace('−', '-'),
+                    all.count(),
+                    all.least(),
+                    all.greatest(),
+                    check.band().judge(all.median())));
+          });
+      return new LogRows(
+          lines,
+          List.copyOf(odd.values()),
+          rows,
+          rows == 0 ? "There is no row below the first line." : "");
+    }
   }
 
   private static String cell(CSVRecord line, String column) {
     return line.isMapped(column) && line.isSet(column) ? line.get(column).strip() : "";
   }
 
-  private static Optional<Check> named(JobFile file, String name) {
-    return file.checks().stream()
-        .filter(c -> c.id().equalsIgnoreCase(name) || c.title().equalsIgnoreCase(name))
-        .findFirst();
-  }
-
-  private static Optional<Check> next(JobFile file, String unit, Set<String> taken) {
-    return file.proof().stream()
-        .filter(c -> c.measure().words().isEmpty() && !taken.contains(c.id()))
-        .filter(c -> unit.isEmpty() || reads(c, unit))
-        .findFirst();
-  }
-
   private static boolean reads(Check check, String unit) {
     return QuantityParser.parse("1 " + unit, check.measure(), UnitSystem.METRIC)
         instanceof Parsed.Value;
-  }
-
-  /** How many can be recorded. */
-  public long good() {
-    return rows.stream().filter(Row::good).count();
   }
 }

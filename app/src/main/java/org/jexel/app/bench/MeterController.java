@@ -2,11 +2,10 @@ package org.jexel.app.bench;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
-import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
-import java.util.UUID;
 import org.jexel.app.device.SimulatedMeterPort;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -14,9 +13,11 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.Fault;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.util.UriUtils;
@@ -26,10 +27,13 @@ import org.springframework.web.util.UriUtils;
 class MeterController {
   private final JobFiles files;
   private final BenchService bench;
+  private final MeterLogs logs;
   private final SimulatedMeterPort simulated;
   private final Random dice = new Random();
 
-  MeterController(JobFiles files, BenchService bench, SimulatedMeterPort simulated) {
+  MeterController(
+      JobFiles files, BenchService bench, MeterLogs logs, SimulatedMeterPort simulated) {
+    this.logs = logs;
     this.files = files;
     this.bench = bench;
     this.simulated = simulated;
@@ -59,33 +63,51 @@ class MeterController {
         : BenchController.card(round);
   }
 
-  /** Shows how the rows of a logging meter's file fit; asked to, records those that do. */
+  /** Keeps a logging meter's file, and goes on to show how its rows fit. */
   @PostMapping("/jobs/{ref}/bench/log")
-  ModelAndView log(
-      @PathVariable String ref,
-      @RequestParam(required = false) MultipartFile file,
-      @RequestParam(defaultValue = "") String csv,
-      @RequestParam(defaultValue = "") String requestKey,
-      Person person)
-      throws IOException {
-    JobFile job = files.open(ref, person);
-    boolean posted = file != null && !file.isEmpty();
-    String text = posted ? new String(file.getBytes(), UTF_8) : csv;
-    LogRows rows = LogRows.of(job, text);
-    if (!posted && !requestKey.isBlank()) {
-      int kept =
-          files.act(ref, person, held -> bench.record(held, LogRows.of(held, text), requestKey));
-      return new ModelAndView(
-          "redirect:/jobs/" + job.job().ref() + "/bench?card=meter&kept=" + kept);
+  String log(
+      @PathVariable String ref, @RequestParam(required = false) MultipartFile file, Person person) {
+    if (file == null || file.isEmpty()) {
+      return "redirect:/jobs/{ref}/bench?card=meter&nofile";
     }
+    long id = files.act(ref, person, job -> logs.keep(job, file).id());
+    return "redirect:/jobs/{ref}/bench/log/" + id;
+  }
+
+  @GetMapping("/jobs/{ref}/bench/log/{id}")
+  ModelAndView preview(@PathVariable String ref, @PathVariable long id, Person person) {
+    JobFile job = files.open(ref, person);
+    MeterLog log = logs.of(job, id);
     ModelAndView view = new ModelAndView("log");
     view.addObject("job", job.job());
     view.addObject("person", person);
     view.addObject("units", job.units());
-    view.addObject("log", rows);
-    view.addObject("csv", text);
-    view.addObject("requestKey", UUID.randomUUID().toString());
+    view.addObject("mayChange", person.role().mayChange());
+    view.addObject("log", log);
+    view.addObject("rows", logs.rows(job, log));
     return view;
+  }
+
+  /** Rows read so far, for the page that waits. */
+  @GetMapping("/jobs/{ref}/bench/log/{id}/progress")
+  @ResponseBody
+  Map<String, Long> progress(@PathVariable String ref, @PathVariable long id, Person person) {
+    return Map.of("rows", logs.progress(logs.of(files.open(ref, person), id)));
+  }
+
+  @PostMapping("/jobs/{ref}/bench/log/{id}")
+  String record(@PathVariable String ref, @PathVariable long id, Person person) {
+    int kept =
+        files.act(
+            ref,
+            person,
+            job -> {
+              MeterLog log = logs.of(job, id);
+              int recorded = bench.record(job, () -> logs.rows(job, log), log);
+              logs.recorded(log);
+              return recorded;
+            });
+    return "redirect:/jobs/{ref}/bench?card=meter&kept=" + kept;
   }
 
   @PostMapping("/jobs/{ref}/bench/meter/hide")

@@ -12,6 +12,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
 /**
@@ -48,6 +49,10 @@ public class Reading {
   private String requestKey;
 
   private String source;
+  private Long logId;
+  private Integer rowCount;
+  private Double leastSi;
+  private Double greatestSi;
 
   /** How a reading came in. */
   public enum Source {
@@ -77,7 +82,7 @@ public class Reading {
       Person person,
       Instant at,
       String requestKey,
-      Source source) {
+      BenchService.Origin origin) {
     this.job = job;
     this.checkId = check.id();
     this.title = check.title();
@@ -92,7 +97,11 @@ public class Reading {
     this.person = person;
     this.takenAt = at;
     this.requestKey = requestKey;
-    this.source = source.name();
+    this.source = origin.source().name();
+    this.logId = origin.log();
+    this.rowCount = origin.rows();
+    this.leastSi = origin.least();
+    this.greatestSi = origin.greatest();
   }
 
   /**
@@ -144,6 +153,19 @@ public class Reading {
 
   public Source source() {
     return Source.valueOf(source);
+  }
+
+  /** How it came in: from a file also how many rows it stands for, and between what they lay. */
+  public String origin(UnitSystem units) {
+    if (rowCount == null || rowCount < 2) {
+      return source().label();
+    }
+    return "%s, median of %d rows, %s to %s"
+        .formatted(
+            source().label(),
+            rowCount,
+            measure().number(leastSi, units),
+            measure().text(greatestSi, units));
   }
 
   public Long correctsId() {

@@ -9,5 +9,7 @@ public interface ReadingRepository extends JpaRepository<Reading, Long> {
   @Query("select r from Reading r join fetch r.person where r.job.id = :job order by r.id")
   List<Reading> ofJob(Long job);
 
+  int countByLogId(Long log);
+
   boolean existsByJobIdAndRequestKey(Long jobId, String requestKey);
 }

@@ -9,7 +9,6 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
@@ -27,11 +26,11 @@ import org.jexel.core.quantity.Verdict;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.RequestPostProcessor;
-import org.springframework.web.util.HtmlUtils;
 
 /** A logging meter's file, the simulated meter and tester, and the helper's phone. */
 @AppTest
@@ -40,8 +39,11 @@ class BenchToolsTest {
   @Autowired private JobFiles files;
   @Autowired private PersonRepository people;
 
+  @Autowired private JdbcTemplate sql;
+
   private Walker electrician;
   private String ref;
+  private String log;
 
   @BeforeEach
   void aJob() throws Exception {
@@ -64,8 +66,8 @@ class BenchToolsTest {
                     .with(csrf()))
             .andReturn()
             .getResponse();
-    assertThat(answer.getStatus()).isEqualTo(200);
-    return HtmlUtils.htmlUnescape(answer.getContentAsString());
+    log = answer.getRedirectedUrl();
+    return electrician.page(log);
   }
 
   @Test
@@ -86,9 +88,8 @@ class BenchToolsTest {
         .contains("2 of 7 rows fit", "More than 30 V", "Not understood", "cannot be negative")
         .contains("This rig has no check called “anvil”", "Type what the meter shows");
     assertThat(file().readings()).isEmpty();
-    String key = UUID.randomUUID().toString();
     for (int i = 0; i < 2; i++) {
-      electrician.post("/jobs/" + ref + "/bench/log", Map.of("csv", csv, "requestKey", key));
+      electrician.post(log, Map.of());
     }
     assertThat(file().readings()).hasSize(2);
     assertThat(file().readings().stream().map(Reading::source)).containsOnly(Reading.Source.FILE);
@@ -101,6 +102,28 @@ class BenchToolsTest {
     assertThat(fits("value,unit\n")).contains("no row below the first line");
     assertThat(fits("value,value\n1,2\n")).contains("no readable CSV");
     assertThat(file().readings()).isEmpty();
+  }
+
+  /** As much as a logger writes in ten hours, ten rows a second. */
+  @Test
+  void aLongLogIsOneReadingForEachCheckAndTheFileIsKept() throws Exception {
+    StringBuilder csv = new StringBuilder("value,unit,check\n");
+    for (int i = 0; i < 360_000; i++) {
+      csv.append(i % 2 == 0 ? "12." + (50 + i % 9) + ",V,supply.battery" : "12.3,V,socket.left");
+      csv.append('\n');
+    }
+    assertThat(fits(csv.toString()))
+        .contains("360000 of 360000 rows fit", "180000", "12.50 to 12.58 V", "Record 2 readings");
+    electrician.post(log, Map.of());
+    electrician.post(log, Map.of());
+    assertThat(file().readings()).hasSize(2);
+    assertThat(file().newestReadings().get("supply.battery").value()).isEqualTo(12.54);
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
+        .contains("from a file, median of 180000 rows, 12.50 to 12.58 V");
+    assertThat(sql.queryForObject("select max(bytes) from meter_log", Long.class))
+        .isEqualTo(csv.length());
+    assertThat(new Walker(mvc, "viewer").post(log, Map.of()).getStatus()).isEqualTo(403);
+    assertThat(electrician.answer(log.replace(ref, "J1001")).getStatus()).isEqualTo(404);
   }
 
   @Test
