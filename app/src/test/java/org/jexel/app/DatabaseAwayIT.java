@@ -6,27 +6,27 @@ import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 
 /** What people meet while the database is away, and afterwards. */
 class DatabaseAwayIT {
-  private RunScript script;
-  private Http electrician;
+  private static RunScript script;
+  private static Http electrician;
 
-  @BeforeEach
-  void running() throws Exception {
+  @BeforeAll
+  static void running() throws Exception {
     script = new RunScript();
     script.up();
     electrician = new Http(script.port());
     electrician.signIn("electrician", "electrician-valley");
   }
 
-  @AfterEach
-  void stopped() throws Exception {
+  @AfterAll
+  static void stopped() throws Exception {
     script.close();
   }
 
@@ -34,7 +34,7 @@ class DatabaseAwayIT {
     return Duration.ofNanos(System.nanoTime() - start);
   }
 
-  private HttpResponse<String> soon(String path, Duration within) throws Exception {
+  private static HttpResponse<String> soon(String path, Duration within) throws Exception {
     long start = System.nanoTime();
     HttpResponse<String> answer = electrician.get(path);
     assertThat(since(start)).as(path).isLessThan(within);
@@ -69,7 +69,7 @@ class DatabaseAwayIT {
     assertThat(code).isZero();
   }
 
-  private void whileAway(String page) throws Exception {
+  private static void whileAway(String page) throws Exception {
     Duration four = Duration.ofSeconds(4);
     for (String path : List.of("/jobs/J1001/bench", "/", "/jobs/J1001/report.pdf", "/people")) {
       HttpResponse<String> answer = soon(path, four);
@@ -98,7 +98,7 @@ class DatabaseAwayIT {
     assertThat(stranger.get("/sign-in").statusCode()).isIn(200, 503);
   }
 
-  private void recovers(long start, Duration within) throws Exception {
+  private static void recovers(long start, Duration within) throws Exception {
     while (electrician.get("/").statusCode() != 200) {
       assertThat(since(start)).as("recovery").isLessThan(within);
       Thread.sleep(100);
@@ -107,12 +107,16 @@ class DatabaseAwayIT {
     assertThat(electrician.get("/ready").statusCode()).isEqualTo(200);
   }
 
+  private static void focus(Browser browser) {
+    browser.driver().executeScript("arguments[0].focus()", browser.at("#reading"));
+  }
+
   @Test
   void whatIsTypedWhileTheDatabaseIsAwayIsRecordedOnceWhenItIsBack() throws Exception {
     try (Browser browser = new Browser(script.port())) {
       browser.signIn("electrician");
       browser.open("/jobs/J1001/bench?card=supply.battery");
-      browser.at("#reading").click();
+      focus(browser);
       script.killDatabase();
       browser.press("12.57", Keys.ENTER);
       browser.await(
@@ -129,7 +133,7 @@ class DatabaseAwayIT {
       assertThat(browser.at("#reading").getDomProperty("value")).isEmpty();
 
       browser.open("/jobs/J1001/bench?card=socket.tail");
-      browser.at("#reading").click();
+      focus(browser);
       script.killDatabase();
       browser.press("12.4", Keys.TAB);
       browser.await("not kept yet", () -> browser.text("#said").contains("sent again"));

@@ -20,6 +20,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.HeaderWriterFilter;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 
 /**
@@ -53,8 +54,9 @@ class SecurityConfig {
     return http.securityMatcher(PLAIN)
         .csrf(csrf -> csrf.disable())
         .securityContext(context -> context.disable())
-        .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .sessionManagement(s -> s.disable())
         .requestCache(cache -> cache.disable())
+        .addFilterBefore(new NoSession(), HeaderWriterFilter.class)
         .headers(SecurityConfig::headers)
         .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
         .build();
