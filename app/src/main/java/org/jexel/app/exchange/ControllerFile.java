@@ -4,9 +4,9 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
@@ -30,8 +30,8 @@ public final class ControllerFile {
   private static final int LONGEST = 400_000;
   private static final int MOST_COMPLAINTS = 5;
   private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final JsonSchema RULES =
-      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+  private static final Schema RULES =
+      SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
           .getSchema(ControllerFile.class.getResourceAsStream(SCHEMA));
 
   /** A file that is no list of controllers; the message names the place. */
@@ -154,7 +154,6 @@ public final class ControllerFile {
       List<String> complaints =
           RULES.validate(tree).stream()
               .map(m -> m.getInstanceLocation() + " " + m.getMessage())
-              .map(m -> m.replaceFirst("^(\\S+) \\1:", "$1:"))
               .limit(MOST_COMPLAINTS)
               .toList();
       if (!complaints.isEmpty()) {

@@ -109,8 +109,8 @@ class ControllerLibraryTest {
       value = {
         "{|This is no JSON",
         "[]|Not in the open format",
-        "{\"format\":\"jexel-controllers 1\",\"controllers\":[{\"label\":\"x\"}]}|$.controllers[0]",
-        "{\"format\":\"jexel-controllers 2\",\"controllers\":[]}|$.format",
+        "{\"format\":\"jexel-controllers 1\",\"controllers\":[{\"label\":\"x\"}]}|/controllers/0 required",
+        "{\"format\":\"jexel-controllers 2\",\"controllers\":[]}|/format must be",
         "{\"format\":\"jexel-controllers 1\",\"controllers\":[{\"label\":\"x\",\"kind\":\"TIMED\",\"scale\":{\"least\":5,\"greatest\":4,\"step\":1},\"supply\":{\"leastVolts\":10,\"greatestVolts\":16},\"outputAmps\":20}]}|greatest mark must lie above"
       })
   void aFaultyFileIsRefusedWithItsPlace(String text, String told) {
