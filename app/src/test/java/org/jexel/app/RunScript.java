@@ -41,6 +41,10 @@ final class RunScript implements AutoCloseable {
     return port;
   }
 
+  int dbPort() {
+    return dbPort;
+  }
+
   Path data() {
     return data;
   }

@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -104,9 +105,14 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
       }
       return matching.done();
     } catch (IllegalArgumentException | IllegalStateException | IOException broken) {
-      return new LogRows(
-          List.of(), List.of(), 0, "This is no readable CSV: " + broken.getMessage());
+      return unreadable(broken);
+    } catch (UncheckedIOException broken) {
+      return unreadable(broken.getCause());
     }
+  }
+
+  private static LogRows unreadable(Exception broken) {
+    return new LogRows(List.of(), List.of(), 0, "This is no readable CSV: " + broken.getMessage());
   }
 
   /** How many rows can be recorded. */

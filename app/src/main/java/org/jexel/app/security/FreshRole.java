@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
@@ -41,7 +42,7 @@ class FreshRole extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     Authentication signedIn = SecurityContextHolder.getContext().getAuthentication();
-    if (signedIn != null && signedIn.isAuthenticated()) {
+    if (signedIn != null && !(signedIn instanceof AnonymousAuthenticationToken)) {
       Optional<Person> person =
           people.findBySignIn(signedIn.getName()).filter(p -> !p.ended() && fresh(request));
       SecurityContext context = SecurityContextHolder.createEmptyContext();

@@ -71,6 +71,7 @@ class SecurityConfig {
                 path(request).startsWith("/api/") && !path(request).startsWith("/api/openapi"))
         .csrf(csrf -> csrf.disable())
         .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .addFilterBefore(new NoSession(), HeaderWriterFilter.class)
         .addFilterBefore(tokens, UsernamePasswordAuthenticationFilter.class)
         .addFilterBefore(fresh, AuthorizationFilter.class)
         .headers(SecurityConfig::headers)

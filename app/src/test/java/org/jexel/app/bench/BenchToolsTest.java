@@ -101,6 +101,7 @@ class BenchToolsTest {
     assertThat(fits("volts,ohms\n1,2\n")).contains("“value” among them").doesNotContain("Record ");
     assertThat(fits("value,unit\n")).contains("no row below the first line");
     assertThat(fits("value,value\n1,2\n")).contains("no readable CSV");
+    assertThat(fits("value,unit\n\"12.6,V\n")).contains("no readable CSV");
     assertThat(file().readings()).isEmpty();
   }
 

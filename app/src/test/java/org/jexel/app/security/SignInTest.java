@@ -205,6 +205,15 @@ class SignInTest {
     assertThat(there.signIn(name, RIGHT).uri().toString()).contains("refused");
   }
 
+  /** A page of a browser that asks the programming interface without a token stays signed in. */
+  @Test
+  void whatAProgramMayNotDoesNotEndASession() throws Exception {
+    Http there = new Http(port);
+    there.signIn(name, RIGHT);
+    assertThat(there.get("/api/jobs").statusCode()).isEqualTo(401);
+    assertThat(there.get("/").uri().getPath()).isEqualTo("/");
+  }
+
   @Test
   void aSessionEndsAfterAWorkingDay() throws Exception {
     Http there = new Http(port);
