@@ -84,13 +84,15 @@ class CrowdBenchmark {
   private void work(String ref, String name, Random dice, long end) {
     try {
       Http http = new Http(port);
-      http.signIn(name, WORD);
+      if (!http.signIn(name, WORD).body().contains("Jobs, by what is next")) {
+        lost.add(name + " could not sign in");
+      }
       int n = 0;
       while (System.nanoTime() < end) {
         act(http, ref, name, n++, dice);
         Thread.sleep(dice.nextInt(120));
       }
-    } catch (Exception e) {
+    } catch (Exception | AssertionError e) {
       lost.add(name + " stopped: " + e);
     }
   }
@@ -182,11 +184,15 @@ class CrowdBenchmark {
   }
 
   private void became(String kind, String what, long stored, String body) {
-    boolean asked = body.contains("while you had this open");
+    boolean asked =
+        body.contains("while you had this open") || body.contains("while you had it open");
     String fate = stored > 0 ? "stands" : asked ? "asked" : "LOST";
     became.computeIfAbsent(kind + " " + fate, k -> new AtomicInteger()).incrementAndGet();
     if (fate.equals("LOST") || kind.equals("load") && stored != 1) {
-      lost.add(kind + " " + what + " " + stored);
+      int title = body.indexOf("<title>");
+      lost.add(
+          "%s %s %d, answered %s"
+              .formatted(kind, what, stored, body.substring(title, title + 60).strip()));
     }
   }
 

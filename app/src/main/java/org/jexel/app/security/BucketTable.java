@@ -84,12 +84,20 @@ class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String> {
           });
     }
 
+    /**
+     * Looks whether the row is there before it locks it: to lock a row that is not there locks the
+     * gap around it, and two who then both insert stand in each other's way.
+     */
     @Override
     public LockAndGetResult tryLockAndGet(Optional<Long> timeout) {
+      return read("").isLocked() ? read(" for update") : LockAndGetResult.notLocked();
+    }
+
+    private LockAndGetResult read(String how) {
       return with(
           c -> {
             try (PreparedStatement select =
-                c.prepareStatement("select state from sign_in_try where id = ? for update")) {
+                c.prepareStatement("select state from sign_in_try where id = ?" + how)) {
               select.setString(1, key);
               try (ResultSet row = select.executeQuery()) {
                 return row.next()

@@ -9,7 +9,9 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ThreadLocalRandom;
+import java.util.stream.IntStream;
 import javax.sql.DataSource;
 import org.jexel.app.AppTest;
 import org.jexel.app.Http;
@@ -150,6 +152,25 @@ class SignInTest {
             SignInTries.NAME.get(0).getRefillPeriodNanos() / SignInTries.NAME.get(0).getCapacity())
         .isLessThan(
             SignInTries.NAME.get(2).getRefillPeriodNanos() / SignInTries.NAME.get(2).getCapacity());
+  }
+
+  /** A morning: everybody of a workshop signs in at the same moment, from one address. */
+  @Test
+  void manyFirstTriesAtOnceStandInNobodysWay() throws Exception {
+    SignInTries tries = new SignInTries(database);
+    for (int round = 0; round < 5; round++) {
+      String key = "round " + round + name;
+      List<CompletableFuture<Boolean>> all =
+          IntStream.range(0, 16)
+              .mapToObj(
+                  i ->
+                      CompletableFuture.supplyAsync(
+                          () -> tries.take(key, SignInTries.ADDRESS).isZero()))
+              .toList();
+      for (CompletableFuture<Boolean> one : all) {
+        assertThat(one.get()).isTrue();
+      }
+    }
   }
 
   @Test
