@@ -49,8 +49,13 @@ record CabAsked(
   }
 
   private static Map<String, String> others(Map<String, String> typed, Map<String, String> stored) {
-    Map<String, String> mine = new LinkedHashMap<>(typed);
-    mine.entrySet().removeIf(field -> field.getValue().equals(stored.get(field.getKey())));
+    Map<String, String> mine = new LinkedHashMap<>();
+    typed.forEach(
+        (field, text) -> {
+          if (!text.equals(stored.get(field))) {
+            mine.put(field.replaceFirst("(\\d+)$", " $1"), text);
+          }
+        });
     return mine;
   }
 

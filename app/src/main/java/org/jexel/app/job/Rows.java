@@ -64,10 +64,18 @@ record Rows(
         digest.accept(row);
         kept.add(row);
       } catch (RuntimeException cannot) {
-        out.add(new LeftOut(name.apply(row), String.valueOf(cannot.getMessage())));
+        out.add(new LeftOut(name.apply(row), why(cannot)));
       }
     }
     return kept;
+  }
+
+  /** In the words of whoever reads the page: a word of another version is named as such. */
+  private static String why(RuntimeException cannot) {
+    String message = String.valueOf(cannot.getMessage());
+    return message.startsWith("No enum constant")
+        ? "“" + message.substring(message.lastIndexOf('.') + 1) + "” is no word of this version"
+        : message;
   }
 
   /** Each row that can be left out, newest kinds first, with all the others. */

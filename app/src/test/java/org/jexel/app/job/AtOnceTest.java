@@ -144,7 +144,7 @@ class AtOnceTest {
     String page = electrician.page("/jobs/" + ref + "/cab?card=signal");
     assertThat(page)
         .contains("Runa Feldt changed this card")
-        .contains("wire2 brown")
+        .contains("wire 2: brown")
         .contains("value=\"green\"");
     assertThat(owner.page("/jobs/" + ref + "/cab?card=signal"))
         .contains("value=\"green\"")
