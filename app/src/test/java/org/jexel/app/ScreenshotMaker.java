@@ -29,7 +29,6 @@ class ScreenshotMaker {
           "/jobs/J1005/harness?card=whatif&state=tail,left&fault=7#card-whatif");
       shoot(browser, folder, "3-cab", "/jobs/J1003/cab?card=supply");
       shoot(browser, folder, "3-cab-plug", "/jobs/J1003/cab?card=plug#card-plug");
-      shoot(browser, folder, "3-cab-mounting", "/jobs/J1002/cab?card=mounting#card-mounting");
       shoot(
           browser,
           folder,
