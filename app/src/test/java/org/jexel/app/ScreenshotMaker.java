@@ -48,6 +48,10 @@ class ScreenshotMaker {
       browser.open("/jobs/J1004/bench?card=brake.volts");
       shoot(browser, folder, "phone-helper", "/h/" + code);
     }
+    try (Browser owner = new Browser(port)) {
+      owner.signIn("owner");
+      shoot(owner, folder, "people", "/people");
+    }
   }
 
   private static void shoot(Browser browser, Path folder, String name, String path)
