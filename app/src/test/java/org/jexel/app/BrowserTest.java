@@ -314,6 +314,14 @@ class BrowserTest {
       browser.open(view);
       audit(view + " on a phone", false);
     }
+    browser.signIn("owner");
+    for (int width : new int[] {390, 1280}) {
+      browser.size(width, 844);
+      for (String view : List.of("/people", "/me", "/static/away.html")) {
+        browser.open(view);
+        audit(view + " at " + width, false);
+      }
+    }
     assertThat(browser.strangers()).isEmpty();
     assertThat(browser.complaints()).isEmpty();
   }

@@ -51,6 +51,7 @@ class MeterLogs {
   @Transactional(propagation = Propagation.MANDATORY)
   MeterLog keep(JobFile file, MultipartFile sent) {
     String name = sent.getOriginalFilename() == null ? "" : sent.getOriginalFilename();
+    // The name is there to know the file again; what counts is kept whole.
     String brief =
         name.codePoints()
             .limit(100)

@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jexel.app.workshop.Words;
 import org.jexel.core.network.Fault;
 
 /** What a job's simulated meter measures on: the rig of the job with hidden faults. */
@@ -28,12 +29,7 @@ public class SimulatedRig {
 
   /** Whether this version still knows the faults. */
   boolean readable() {
-    try {
-      faults();
-      return true;
-    } catch (IllegalArgumentException unknown) {
-      return false;
-    }
+    return Words.known(this::faults);
   }
 
   List<Fault> faults() {

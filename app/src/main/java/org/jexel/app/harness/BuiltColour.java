@@ -9,6 +9,7 @@ import jakarta.persistence.ManyToOne;
 import java.time.Instant;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
+import org.jexel.app.workshop.Words;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
@@ -48,13 +49,11 @@ public class BuiltColour {
 
   /** Whether this version still knows its words. */
   boolean readable() {
-    try {
-      place();
-      colour();
-      return true;
-    } catch (IllegalArgumentException unknown) {
-      return false;
-    }
+    return Words.known(
+        () -> {
+          place();
+          colour();
+        });
   }
 
   Crosswalk.Seen place() {

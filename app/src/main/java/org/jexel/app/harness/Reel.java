@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.CutList;
@@ -48,12 +49,7 @@ public class Reel {
 
   /** Whether this version still knows its size and colour. */
   boolean readable() {
-    try {
-      asCut();
-      return true;
-    } catch (IllegalArgumentException unknown) {
-      return false;
-    }
+    return Words.known(this::asCut);
   }
 
   CutList.Reel asCut() {

@@ -71,11 +71,7 @@ public class ControllerEntry {
 
   /** Whether this version can read what is stored. */
   public boolean readable() {
-    try {
-      return model() != null;
-    } catch (IllegalArgumentException unknown) {
-      return false;
-    }
+    return Words.known(this::model);
   }
 
   public Person person() {

@@ -15,4 +15,18 @@ public final class Words {
     }
     return otherwise;
   }
+
+  /**
+   * Whether a stored row still says something to this version.
+   *
+   * @param digest reads all of it
+   */
+  public static boolean known(Runnable digest) {
+    try {
+      digest.run();
+      return true;
+    } catch (IllegalArgumentException unknown) {
+      return false;
+    }
+  }
 }

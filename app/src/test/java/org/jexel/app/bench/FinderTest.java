@@ -83,6 +83,9 @@ class FinderTest {
         "[{\"check\":\"brake.resistance\",\"value\":-2}]|cannot be negative",
         "[{\"check\":\"supply.battery\",\"value\":\"12 ohm\"}]|supply.battery",
         "[{\"check\":\"supply.battery\",\"value\":[1]}]|a number or a word",
+        "[null]|not null",
+        "[{\"check\":\"supply.battery\",\"value\":null}]|a number or a word",
+        "[{\"check\":null,\"value\":1}]|no check called",
         "[{\"check\":\"hums.magnet_axle1_left\",\"value\":\"purple\"}]|Say one of: silent, hums"
       })
   void whatCannotBeReadIsRefusedByName(String readings, String told) throws Exception {
