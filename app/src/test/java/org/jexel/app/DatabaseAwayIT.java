@@ -47,9 +47,9 @@ class DatabaseAwayIT {
     String page = electrician.get("/jobs/J1001/bench?card=supply.battery").body();
     script.killDatabase();
     whileAway(page);
-    long start = System.nanoTime();
     script.startDatabase();
-    recovers(start, Duration.ofSeconds(10));
+    script.awaitDatabase();
+    recovers(System.nanoTime(), Duration.ofSeconds(5));
 
     ProcessHandle database = script.pid("db");
     signal("STOP", database);

@@ -72,6 +72,9 @@ class RunCommandIT {
     // The session lives in the database, so the same person is still signed in.
     assertThat(electrician.get("/jobs/J1001/bench?card=supply.battery").body())
         .contains("12.57 V", "stands");
+    // The log of the server that ended hard is still there.
+    assertThat(Files.readString(script.data().resolve("jexel.log")))
+        .contains("The demo workshop is loaded.");
 
     ProcessHandle lastServer = script.pid("server");
     ProcessHandle lastDatabase = script.pid("db");

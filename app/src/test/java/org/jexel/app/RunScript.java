@@ -2,7 +2,9 @@ package org.jexel.app;
 
 import java.io.File;
 import java.io.IOException;
+import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.Socket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -131,6 +133,18 @@ final class RunScript implements AutoCloseable {
     if (!database.isAlive()) {
       throw new AssertionError(output(database));
     }
+  }
+
+  /** Waits until the database takes connections. */
+  void awaitDatabase() throws InterruptedException {
+    for (int i = 0; i < 600; i++) {
+      try (Socket there = new Socket(InetAddress.getLoopbackAddress(), dbPort)) {
+        return;
+      } catch (IOException notYet) {
+        Thread.sleep(50);
+      }
+    }
+    throw new AssertionError("the database did not come up");
   }
 
   @Override

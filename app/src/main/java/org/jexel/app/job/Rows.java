@@ -1,13 +1,13 @@
 package org.jexel.app.job;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
-import java.util.LinkedHashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import org.jexel.app.bench.Reading;
 import org.jexel.app.cab.CabNote;
 import org.jexel.app.harness.StepTick;
@@ -78,46 +78,53 @@ record Rows(
         : message;
   }
 
-  /** Each row that can be left out, newest kinds first, with all the others. */
-  Map<String, Rows> eachLeftOut() {
-    Map<String, Rows> without = new LinkedHashMap<>();
-    reversed(readings)
-        .forEach(r -> without.put(name(r), with(figures, lamps, loads, but(readings, r), stops)));
-    reversed(figures)
-        .forEach(f -> without.put(name(f), with(but(figures, f), lamps, loads, readings, stops)));
-    reversed(lamps)
-        .forEach(l -> without.put(name(l), with(figures, but(lamps, l), loads, readings, stops)));
-    reversed(loads)
-        .forEach(l -> without.put(name(l), with(figures, lamps, but(loads, l), readings, stops)));
-    reversed(stops)
-        .forEach(s -> without.put(name(s), with(figures, lamps, loads, readings, but(stops, s))));
-    return without;
+  /** Every row that may not go with the others, in the order in which they lean on each other. */
+  List<Object> leaning() {
+    List<Object> all = new ArrayList<>(figures);
+    all.addAll(lamps);
+    all.addAll(loads);
+    all.addAll(stops);
+    all.addAll(settings);
+    all.addAll(cabNotes);
+    all.addAll(readings);
+    return all;
   }
 
-  /** Nothing but the work's ticks: what opens whatever the rest says. */
-  Rows bare() {
-    List<LampEntry> noLamps = List.of();
-    return with(List.of(), noLamps, List.of(), List.of(), List.of());
-  }
-
-  private Rows with(
-      List<RigFigure> someFigures,
-      List<LampEntry> someLamps,
-      List<LoadLine> someLoads,
-      List<Reading> someReadings,
-      List<TestStop> someStops) {
+  /** These rows, of those that lean on each other the given ones alone. */
+  Rows only(Collection<Object> some) {
+    Set<Object> kept = Collections.newSetFromMap(new IdentityHashMap<>());
+    kept.addAll(some);
     return new Rows(
-        someFigures, someLamps, someLoads, someReadings, someStops, settings, ticks, cabNotes);
+        in(figures, kept),
+        in(lamps, kept),
+        in(loads, kept),
+        in(readings, kept),
+        in(stops, kept),
+        in(settings, kept),
+        ticks,
+        in(cabNotes, kept));
   }
 
-  private static <T> List<T> but(List<T> rows, T one) {
-    return rows.stream().filter(Predicate.not(one::equals)).toList();
+  private static <T> List<T> in(List<T> rows, Set<Object> kept) {
+    return rows.stream().filter(kept::contains).toList();
   }
 
-  private static <T> List<T> reversed(List<T> rows) {
-    List<T> turned = new ArrayList<>(rows);
-    Collections.reverse(turned);
-    return turned;
+  /** What the page calls a row. */
+  static String name(Object row) {
+    if (row instanceof RigFigure figure) {
+      return name(figure);
+    } else if (row instanceof LampEntry lamp) {
+      return name(lamp);
+    } else if (row instanceof LoadLine line) {
+      return name(line);
+    } else if (row instanceof TestStop stop) {
+      return name(stop);
+    } else if (row instanceof GainSetting setting) {
+      return name(setting);
+    } else if (row instanceof CabNote note) {
+      return name(note);
+    }
+    return name((Reading) row);
   }
 
   private static String name(RigFigure f) {

@@ -184,6 +184,25 @@ class CabStationTest {
         .isEqualTo(404);
   }
 
+  /** Other scripts take more room where they are stored: that is no reason to drop them. */
+  @Test
+  void longTextOfAnyScriptIsKeptAndWhatIsTooLongIsSaidAndStays() throws Exception {
+    String ref = electrician.newJob("Long text", "ELECTRIC", "1");
+    String wires = "1 стоп\n".repeat(150);
+    post(ref, "plug", Map.of("vehicle", wires, "harness", wires));
+    String page = electrician.page("/jobs/" + ref + "/cab?card=plug");
+    assertThat(page.split("стоп", -1).length).isGreaterThan(290);
+    assertThat(page).doesNotContain("a card takes");
+
+    String longer = "ж".repeat(1300);
+    post(ref, "plug", Map.of("vehicle", longer, "harness", ""));
+    page = electrician.page("/jobs/" + ref + "/cab?card=plug");
+    assertThat(page).contains("“vehicle” has 1300 letters; a card takes 1200", longer);
+    assertThat(electrician.page("/jobs/" + ref + "/cab?card=signal")).doesNotContain(longer);
+    post(ref, "plug", Map.of("vehicle", "1 stop", "harness", ""));
+    assertThat(electrician.page("/jobs/" + ref + "/cab?card=plug")).doesNotContain("a card takes");
+  }
+
   @Test
   void actsAtTheSameMomentFollowEachOther() throws Exception {
     String ref = electrician.newJob("At once", "ELECTRIC", "1");
