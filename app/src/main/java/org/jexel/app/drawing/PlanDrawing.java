@@ -43,7 +43,8 @@ public final class PlanDrawing {
         Math.min(
             (WIDTH - 2 * MARGIN) / (plan.length() + 0.2),
             (TALLEST - 2 * MARGIN) / (2 * plan.half() + 0.3));
-    double height = pixels * (2 * plan.half() + 0.3) + 2 * MARGIN;
+    // In whole units: what makes papers of drawings reads no others.
+    double height = Math.ceil(pixels * (2 * plan.half() + 0.3) + 2 * MARGIN);
     double start = (WIDTH - pixels * plan.length()) / 2;
     PlanScale at = new PlanScale(pixels, start, height / 2);
     Svg svg = new Svg(WIDTH, height, "group", "Harness plan of the trailer, nose to the left");
