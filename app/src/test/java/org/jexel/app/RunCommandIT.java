@@ -48,6 +48,14 @@ class RunCommandIT {
     assertThat(script.output(second))
         .contains("already running at http://127.0.0.1:" + script.port() + "/");
 
+    // Whoever has not signed in leaves no row.
+    Http visitor = new Http(script.port());
+    for (String path : List.of("/sign-in", "/", "/jobs/J1001/rig", "/static/css/jexel.css", "/h")) {
+      visitor.get(path);
+    }
+    visitor.signIn("viewer", "wrong-password");
+    assertThat(script.asked("select count(*) from SPRING_SESSION")).isZero();
+
     Http electrician = new Http(script.port());
     electrician.signIn("electrician", "electrician-valley");
     String page = electrician.get("/jobs/J1001/bench?card=supply.battery").body();

@@ -8,6 +8,11 @@ import java.net.Socket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -132,6 +137,17 @@ final class RunScript implements AutoCloseable {
                     + " echo $DB_PID >\"$JEXEL_DATA/db.pid\"; wait $DB_PID"));
     if (!database.isAlive()) {
       throw new AssertionError(output(database));
+    }
+  }
+
+  /** A number out of the database, past the application. */
+  long asked(String query) throws SQLException {
+    String url = "jdbc:mariadb://127.0.0.1:" + dbPort + "/jexel?user=jexel&password=jexel";
+    try (Connection database = DriverManager.getConnection(url);
+        Statement statement = database.createStatement();
+        ResultSet row = statement.executeQuery(query)) {
+      row.next();
+      return row.getLong(1);
     }
   }
 
