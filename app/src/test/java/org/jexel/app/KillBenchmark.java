@@ -183,12 +183,12 @@ class KillBenchmark {
             new Act("load", "load_item where request_key = ?", new Object[] {key}));
       }
       case 3 -> {
-        String page = http.get(path + "/cab?card=panel").body();
+        String page = http.get(path + "/cab?card=signal").body();
         post(
             http,
             page,
-            path + "/cab/panel",
-            Map.of("seen", Walker.hidden(page, "seen"), "width", key.substring(0, 20)),
+            path + "/cab/signal",
+            Map.of("seen", Walker.hidden(page, "seen"), "wire5", key.substring(0, 20)),
             new Act(
                 "cab card",
                 "cab_note where content like ?",
