@@ -61,7 +61,7 @@ class DatabaseAwayIT {
     recovers(System.nanoTime(), Duration.ofSeconds(5));
     assertThat(electrician.get("/jobs/J1001/bench?card=supply.battery").body())
         .as("nothing was posted")
-        .doesNotContain("12.57 V");
+        .doesNotContain("12.31 V");
   }
 
   private static void signal(String name, ProcessHandle process) throws Exception {
@@ -87,7 +87,7 @@ class DatabaseAwayIT {
         electrician.post(
             "/jobs/J1001/bench/supply.battery",
             Map.of(
-                "reading", "12.57",
+                "reading", "12.31",
                 "seen", "0",
                 "requestKey", "",
                 "_csrf", Walker.hidden(page, "_csrf")));
