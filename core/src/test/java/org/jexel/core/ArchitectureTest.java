@@ -66,6 +66,8 @@ class ArchitectureTest {
           .definedBy("..core.cab..")
           .layer("breakaway")
           .definedBy("..core.breakaway..")
+          .layer("care")
+          .definedBy("..core.care..")
           .whereLayer("quantity")
           .mayNotAccessAnyLayer()
           .whereLayer("connector")
@@ -83,11 +85,13 @@ class ArchitectureTest {
           .whereLayer("braking")
           .mayOnlyAccessLayers("quantity")
           .whereLayer("road")
-          .mayOnlyAccessLayers("quantity", "braking", "check")
+          .mayOnlyAccessLayers("quantity", "rig", "braking", "check")
           .whereLayer("cab")
           .mayOnlyAccessLayers("quantity", "connector", "rig", "harness", "road")
           .whereLayer("breakaway")
-          .mayOnlyAccessLayers("quantity", "rig", "harness");
+          .mayOnlyAccessLayers("quantity", "rig", "harness")
+          .whereLayer("care")
+          .mayOnlyAccessLayers("quantity", "rig");
 
   @ArchTest
   static final ArchRule noCircles =

@@ -8,8 +8,10 @@ import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.breakaway.BreakawayLoad;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -35,6 +37,17 @@ class BreakawayController {
     view.put("holding", facts.holding().orElse(null));
     view.put("kit", file.rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class));
     view.put("capacity", file.rig().sheet().figure(RigField.BREAKAWAY_CAPACITY));
+    view.put("ageWords", ageWords(file, facts));
     return pages.page(file, Station.BREAKAWAY, "kit", view);
+  }
+
+  private static String ageWords(JobFile file, BreakawayLoad facts) {
+    RigSheet sheet = file.rig().sheet();
+    String cold = Measure.TEMPERATURE.text(sheet.si(RigField.BREAKAWAY_COLD), file.units());
+    return facts.ageKnown()
+        ? "%s old, at %s."
+            .formatted(Measure.YEARS.text(sheet.si(RigField.BREAKAWAY_AGE), file.units()), cold)
+        : "Its age is not known, so it is reckoned as new, at %s: an old one holds less."
+            .formatted(cold);
   }
 }

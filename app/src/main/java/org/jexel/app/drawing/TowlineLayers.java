@@ -176,7 +176,7 @@ final class TowlineLayers {
             .holding()
             .map(
                 h ->
-                    "cable to the switch · chains dashed · a new battery holds "
+                    "cable to the switch · chains dashed · the battery lasts "
                         + Measure.MINUTES.text(h.seconds(), units))
             .orElse("cable to the switch · chains dashed · no magnets to hold");
     label(at.x(0), 222, words, "middle", INK);

@@ -117,7 +117,7 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
           ? StationState.NOT_YET
           : StationState.FAILS;
     }
-    Optional<Verdict> holding = file.breakawayLoad().holding().map(h -> h.verdict());
+    Optional<Verdict> holding = file.breakawayLoad().verdict();
     return sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed()
         ? StationState.UNDER_WAY
         : of(holding.orElse(Verdict.WATCH));

@@ -12,7 +12,6 @@ import org.jexel.app.job.Draft;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.security.Person;
-import org.jexel.core.cab.BreakerChoice;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Choice;
 import org.jexel.core.rig.Entry;
@@ -155,9 +154,7 @@ public class FigureCards {
   /** Why an entry cannot stand beside the other figures, or null. */
   private static String inconsistent(JobFile file, RigSheet sheet, FieldKey key, Entry entry) {
     if (key.field() == RigField.BREAKER_FITTED) {
-      return file.controllerFeed()
-          .flatMap(feed -> BreakerChoice.above(entry.si(), feed.feed().size().amps()))
-          .orElse(null);
+      return file.controllerFeed().flatMap(feed -> feed.breaker().over(entry.si())).orElse(null);
     }
     Map<FieldKey, Entry> changed = new HashMap<>(sheet.entries());
     changed.put(key, entry);

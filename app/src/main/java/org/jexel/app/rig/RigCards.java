@@ -67,7 +67,10 @@ public enum RigCards {
       JUNCTION_BOX,
       BREAKAWAY_KIT,
       BREAKAWAY_CAPACITY,
+      BREAKAWAY_AGE,
+      BREAKAWAY_COLD,
       HOUSE_BATTERY,
+      CHARGE_AMPS,
       LAMP_TECHNOLOGY),
   SCALE("scale", "On the scale", WEIGHED_TONGUE, WEIGHED_AXLES),
   HARNESS(

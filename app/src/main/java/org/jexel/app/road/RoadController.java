@@ -12,9 +12,11 @@ import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.care.WheelNuts;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.UnbrakedStop;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -68,6 +70,8 @@ class RoadController {
     view.put("ways", TestStop.Way.values());
     view.put("corrects", corrects);
     view.put("trailerMass", file.load().mass());
+    view.put("unbraked", UnbrakedStop.of(file.rig(), file.load()));
+    view.put("nuts", WheelNuts.of(file.rig(), 0));
     return pages.page(file, Station.ROAD, card.isEmpty() ? "stop" : card, view);
   }
 

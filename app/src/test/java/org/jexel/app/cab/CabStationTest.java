@@ -160,7 +160,7 @@ class CabStationTest {
     assertThat(card("J1006", "controller"))
         .contains("value=\"60\"")
         .contains("60 A is above the")
-        .contains("the wire would burn first");
+        .contains("that would burn first");
     electrician.post(
         "/jobs/J1006/figures/controller",
         Map.of("BREAKER_FITTED.0", "20", "BREAKER_FITTED.0.was", "60"));

@@ -3,16 +3,22 @@ package org.jexel.core.breakaway;
 import java.util.Optional;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
+import org.jexel.core.quantity.Figure;
+import org.jexel.core.quantity.Unit;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
 /**
- * What the breakaway battery has to carry.
+ * What the breakaway battery has to carry, and what age and cold leave of it.
  *
  * @param amps all magnets at 12 V, A
- * @param holding how long a new battery holds them at 25 °C; empty without magnets
+ * @param share of the capacity that is left; as of a new one while the age is not known
+ * @param ageKnown whether somebody read how old it is
+ * @param holding how long it holds them; empty without magnets
  */
-public record BreakawayLoad(double amps, Optional<HoldingTime> holding) {
+public record BreakawayLoad(
+    double amps, double share, boolean ageKnown, Optional<HoldingTime> holding) {
   private static final double BATTERY_VOLTS = 12;
 
   public static BreakawayLoad of(Rig rig, Harness harness) {
@@ -21,11 +27,24 @@ public record BreakawayLoad(double amps, Optional<HoldingTime> holding) {
             .filter(load -> load.kind() == Load.Kind.MAGNET)
             .mapToDouble(load -> BATTERY_VOLTS / load.ohms())
             .sum();
-    double capacity = rig.sheet().si(RigField.BREAKAWAY_CAPACITY);
+    Figure age = rig.sheet().figure(RigField.BREAKAWAY_AGE);
+    boolean known = Double.isFinite(age.si());
+    double share =
+        HoldingTime.derating(
+            known ? Unit.YEAR.fromSi(age.si()) : 0,
+            Unit.CELSIUS.fromSi(rig.sheet().si(RigField.BREAKAWAY_COLD)));
+    double left = share * rig.sheet().si(RigField.BREAKAWAY_CAPACITY);
     return new BreakawayLoad(
         amps,
+        share,
+        known,
         amps > 0
-            ? Optional.of(HoldingTime.of(capacity, amps, HoldingTime.LEAD_ACID))
+            ? Optional.of(HoldingTime.of(left, amps, HoldingTime.LEAD_ACID))
             : Optional.empty());
+  }
+
+  /** One whose age nobody knows may be worn, so it never holds. */
+  public Optional<Verdict> verdict() {
+    return holding.map(time -> ageKnown ? time.verdict() : time.verdict().and(Verdict.WATCH));
   }
 }

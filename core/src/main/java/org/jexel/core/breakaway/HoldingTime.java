@@ -39,7 +39,7 @@ public record HoldingTime(double seconds, Verdict verdict, Sum sum) {
    * @param exponent Peukert exponent, 1 or more
    */
   public static HoldingTime of(double capacity, double amps, double exponent) {
-    if (!(capacity > 0) || !(amps > 0) || !(exponent >= 1)) {
+    if (!(capacity >= 0) || !(amps > 0) || !(exponent >= 1)) {
       throw new IllegalArgumentException(capacity + " A·s, " + amps + " A, exponent " + exponent);
     }
     double seconds = RATED_HOURS * Math.pow(capacity / (amps * RATED_HOURS), exponent);

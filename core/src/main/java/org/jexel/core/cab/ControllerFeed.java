@@ -2,6 +2,7 @@ package org.jexel.core.cab;
 
 import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.BreakerChoice;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Span;
 import org.jexel.core.rig.Rig;
@@ -23,11 +24,7 @@ public record ControllerFeed(BreakerChoice breaker, Span feed, double amps) {
     double amps = harness.amps(PinFunction.BRAKE);
     return harness
         .feed(PinFunction.BRAKE)
-        .map(
-            feed ->
-                new ControllerFeed(
-                    BreakerChoice.of(rig.brakedAxles().length, amps, feed.size().amps()),
-                    feed,
-                    amps));
+        .filter(feed -> harness.breakers().containsKey(PinFunction.BRAKE))
+        .map(feed -> new ControllerFeed(harness.breakers().get(PinFunction.BRAKE), feed, amps));
   }
 }

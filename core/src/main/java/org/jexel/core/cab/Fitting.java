@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.jexel.core.harness.BreakerChoice;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.Rig;
@@ -133,26 +134,14 @@ public final class Fitting {
       return;
     }
     double amps = feed.get().amps();
-    double carries = feed.get().feed().size().amps();
     Verdict before = worst(Topic.SUPPLY);
+    BreakerChoice breaker = feed.get().breaker();
     if (found.breaker().isPresent()) {
-      double fitted = found.breaker().getAsDouble();
-      BreakerChoice.above(fitted, carries)
-          .ifPresent(problem -> say(Topic.SUPPLY, Verdict.FAILS, problem));
-      if (fitted < amps) {
-        say(
-            Topic.SUPPLY,
-            Verdict.FAILS,
-            "A breaker of %.0f A opens under the %.1f A of full braking.",
-            fitted,
-            amps);
-      }
-    } else if (!feed.get().breaker().wireCarries()) {
-      say(
-          Topic.SUPPLY,
-          Verdict.FAILS,
-          "The breaker that the brakes need is above the %.0f A that the feed carries.",
-          carries);
+      breaker
+          .against(found.breaker().getAsDouble())
+          .ifPresent(problem -> say(Topic.SUPPLY, Verdict.FAILS, "%s", problem));
+    } else {
+      breaker.reason().ifPresent(words -> say(Topic.SUPPLY, breaker.verdict(), "%s", words));
     }
     found.model().ifPresent(model -> within(model, amps));
     if (worst(Topic.SUPPLY) == before) {

@@ -1,5 +1,6 @@
 package org.jexel.core.harness;
 
+import java.util.Comparator;
 import java.util.List;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Sum;
@@ -15,10 +16,10 @@ import org.jexel.core.quantity.Verdict;
  * @param amps design load, A
  * @param drop at its farthest load, out and back, V
  * @param limit the drop that is allowed, V
- * @param protection fuse or breaker that it calls for, A
+ * @param protection fuse or breaker that it calls for, A; 0 for a return
  * @param binding what set the size
  * @param buy sizes that would fit where none on the shelf does; else empty
- * @param verdict whether current and drop are inside their limits
+ * @param rulings laws that it does not keep
  * @param sum how the drop was found
  */
 public record Circuit(
@@ -32,5 +33,23 @@ public record Circuit(
     double protection,
     String binding,
     String buy,
-    Verdict verdict,
-    Sum sum) {}
+    List<Ruling> rulings,
+    Sum sum) {
+  public Circuit {
+    sizes = List.copyOf(sizes);
+    rulings =
+        rulings.stream()
+            .sorted(Comparator.comparing(Ruling::verdict).reversed().thenComparing(Ruling::law))
+            .toList();
+  }
+
+  /** Whether it keeps every law of ratings and its drop. */
+  public Verdict verdict() {
+    return rulings.isEmpty() ? Verdict.HOLDS : rulings.get(0).verdict();
+  }
+
+  /** The ruling that binds, in words; empty where it holds. */
+  public String reason() {
+    return rulings.isEmpty() ? "" : rulings.get(0).words();
+  }
+}

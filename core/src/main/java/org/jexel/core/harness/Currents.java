@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /** Design currents of a wiring, and what each load loses on its way out and back. */
 final class Currents {
@@ -56,6 +57,32 @@ final class Currents {
     }
   }
 
+  private Currents(Currents same, List<Load> redrawn) {
+    joints = same.joints;
+    spans = same.spans;
+    links.addAll(same.links);
+    index.putAll(same.index);
+    meshed = same.meshed;
+    loads = redrawn;
+    unit = new IdentityHashMap<>();
+    for (int i = 0; i < redrawn.size(); i++) {
+      unit.put(redrawn.get(i), same.unit.get(same.loads.get(i)));
+    }
+  }
+
+  /** The same wiring with other currents of its loads. */
+  Currents drawing(UnaryOperator<Load> as) {
+    return new Currents(this, loads.stream().map(as).toList());
+  }
+
+  List<Load> loads() {
+    return loads;
+  }
+
+  List<Joint> joints() {
+    return joints;
+  }
+
   /** The same wiring with other sizes; where no mesh divides a current, only the drops change. */
   Currents resized(List<Span> all) {
     return new Currents(all, joints, loads, this);
@@ -74,6 +101,11 @@ final class Currents {
       bySpan.put(spans.get(i), Math.abs(sum[i]));
     }
     return bySpan;
+  }
+
+  /** Current through a joint when exactly the given loads are on, A. */
+  double through(Joint joint, List<Load> on) {
+    return Math.abs(links(on)[spans.size() + joints.indexOf(joint)]);
   }
 
   private double[] links(List<Load> on) {

@@ -1,6 +1,7 @@
 package org.jexel.core.harness;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
 
@@ -14,6 +15,7 @@ import org.jexel.core.connector.PinFunction;
  * @param joints contacts between them
  * @param loads lamps and brakes
  * @param circuits one line a circuit
+ * @param breakers what protects each function that draws a current
  * @param problems what cannot be as it is
  */
 public record Harness(
@@ -21,6 +23,7 @@ public record Harness(
     List<Joint> joints,
     List<Load> loads,
     List<Circuit> circuits,
+    Map<PinFunction, BreakerChoice> breakers,
     List<Problem> problems) {
   public static final String BATTERY_PLUS = "bat_pos";
   public static final String BATTERY_MINUS = "bat_neg";
@@ -37,6 +40,7 @@ public record Harness(
     joints = List.copyOf(joints);
     loads = List.copyOf(loads);
     circuits = List.copyOf(circuits);
+    breakers = Map.copyOf(breakers);
     problems = List.copyOf(problems);
   }
 
@@ -59,8 +63,6 @@ public record Harness(
 
   /** What protects a function in the vehicle, A: 0 without a circuit that needs it. */
   public double protection(PinFunction function) {
-    return function == PinFunction.EARTH || amps(function) == 0
-        ? 0
-        : Protection.leastFor(amps(function));
+    return breakers.containsKey(function) ? breakers.get(function).chosen() : 0;
   }
 }

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
@@ -33,13 +34,8 @@ import org.jexel.core.rig.YesNo;
  * chosen by {@link SizeChooser}.
  */
 public final class HarnessPlanner {
-  /** Signal input of an electric-over-hydraulic actuator, Ω, and its own supply, A. */
+  /** Signal input of an electric-over-hydraulic actuator, Ω. */
   private static final double ACTUATOR_OHMS = 10_000;
-
-  private static final double ACTUATOR_SUPPLY_AMPS = 30;
-
-  /** Design current of a charge feed, A. */
-  private static final double CHARGE_AMPS = 10;
 
   /** The part of the vehicle's run that lies before a controller at the dash. */
   private static final double AT_THE_DASH = 0.4;
@@ -54,7 +50,7 @@ public final class HarnessPlanner {
 
   private final Rig rig;
   private final Frame frame;
-  private final Wiring wiring = new Wiring();
+  private final Wiring wiring;
   private final RouteTree routes;
   private final WireSize thinnest;
   private final JointMethod joints;
@@ -66,6 +62,7 @@ public final class HarnessPlanner {
 
   private HarnessPlanner(Rig rig, List<WireSize> stock) {
     this.rig = rig;
+    this.wiring = new Wiring(Ratings.of(rig));
     this.frame = Frame.of(rig);
     this.routes = new RouteTree(frame, frame.part(Frame.BOX));
     this.thinnest = stock.get(0);
@@ -244,7 +241,8 @@ public final class HarnessPlanner {
           PinFunction.BRAKE,
           ACTUATOR_OHMS,
           LampLoad.NOMINAL_VOLTS / ACTUATOR_OHMS,
-          Load.Kind.ACTUATOR);
+          Load.Kind.ACTUATOR,
+          Provenance.ASSUMED);
     } else {
       BrakeRuns.plan(rig, frame, wiring, this::limb);
     }
@@ -282,18 +280,25 @@ public final class HarnessPlanner {
       return;
     }
     crossing(PinFunction.CHARGE, "fused_charge");
-    double amps = actuator ? ACTUATOR_SUPPLY_AMPS : CHARGE_AMPS;
+    Figure amps = rig.sheet().figure(RigField.CHARGE_AMPS);
     load(
         actuator ? Load.ACTUATOR_SUPPLY : "charge",
         actuator ? "Actuator supply" : "Charge feed",
         PinFunction.CHARGE,
-        LampLoad.NOMINAL_VOLTS / amps,
-        amps,
-        Load.Kind.CHARGE);
+        LampLoad.NOMINAL_VOLTS / amps.si(),
+        amps.si(),
+        Load.Kind.CHARGE,
+        amps.provenance());
   }
 
   private void load(
-      String name, String label, PinFunction function, double ohms, double amps, Load.Kind kind) {
+      String name,
+      String label,
+      PinFunction function,
+      double ohms,
+      double amps,
+      Load.Kind kind,
+      Provenance provenance) {
     wiring.loads.add(
         new Load(
             name,
@@ -304,7 +309,7 @@ public final class HarnessPlanner {
             ohms,
             amps,
             kind,
-            Provenance.ASSUMED));
+            provenance));
   }
 
   private void join(

@@ -32,6 +32,11 @@ public record Load(
   /** Name of its pump's own supply. */
   public static final String ACTUATOR_SUPPLY = "actuator_supply";
 
+  /** The same load with another current. */
+  Load drawing(double newAmps) {
+    return new Load(name, label, function, feed, back, ohms, newAmps, kind, provenance);
+  }
+
   /** Whether it gives light. */
   public boolean lamp() {
     return kind == Kind.FILAMENT || kind == Kind.LED;

@@ -39,9 +39,6 @@ public record WireSize(String label, double area, double amps) {
           metric(6, 35),
           metric(10, 50));
 
-  /** Sizes to buy when nothing on the shelf is thick enough; their current is not extrapolated. */
-  public static final List<WireSize> LARGER = List.of(gauge(6, 50), gauge(4, 50), gauge(2, 50));
-
   public WireSize {
     if (!(area > 0) || !(amps > 0)) {
       throw new IllegalArgumentException(label + ": area " + area + " m², " + amps + " A");

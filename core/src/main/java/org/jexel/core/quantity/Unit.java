@@ -7,8 +7,8 @@ import java.util.Optional;
 /**
  * A unit as people write it, with its factor to SI.
  *
- * <p>SI value = written value × {@link #factor}. Factors of the inch, foot, pound and mile are the
- * exact ones of the international yard and pound agreement of 1959.
+ * <p>SI value = written value × {@link #factor} + {@link #zero}. Factors of the inch, foot, pound
+ * and mile are the exact ones of the international yard and pound agreement of 1959.
  */
 public enum Unit {
   KILOGRAM(Dimension.MASS, 1, "kg", "kgs", "kilo", "kilos"),
@@ -42,16 +42,30 @@ public enum Unit {
   WATT(Dimension.POWER, 1, "W", "watt", "watts"),
   AMPERE_HOUR(Dimension.CHARGE, 3600, "Ah", "amp hours"),
   MINUTE(Dimension.TIME, 60, "min", "mins", "minute", "minutes"),
+  YEAR(Dimension.TIME, 365.25 * 86_400, "years", "year", "yr", "y"),
+  CELSIUS(Dimension.TEMPERATURE, 1, 273.15, "°C", "c", "°", "celsius"),
+  FAHRENHEIT(Dimension.TEMPERATURE, 5 / 9.0, 459.67 * 5 / 9, "°F", "f", "fahrenheit"),
+  NEWTON_METRE(Dimension.TORQUE, 1, "N·m", "nm", "n m"),
+  POUND_FOOT(Dimension.TORQUE, 1.3558179483, "lbf·ft", "ft-lb", "lb-ft"),
   PERCENT(Dimension.RATIO, 0.01, "%", "percent"),
   ONE(Dimension.RATIO, 1, "");
 
   private final Dimension dimension;
   private final double factor;
+  private final double zero;
   private final List<String> spellings;
 
   Unit(Dimension dimension, double factor, String... spellings) {
+    this(dimension, factor, 0, spellings);
+  }
+
+  /**
+   * @param zero where the unit's own nought lies in SI
+   */
+  Unit(Dimension dimension, double factor, double zero, String... spellings) {
     this.dimension = dimension;
     this.factor = factor;
+    this.zero = zero;
     this.spellings = List.of(spellings);
   }
 
@@ -65,11 +79,11 @@ public enum Unit {
   }
 
   public double toSi(double written) {
-    return written * factor;
+    return written * factor + zero;
   }
 
   public double fromSi(double si) {
-    return si / factor;
+    return (si - zero) / factor;
   }
 
   /** The unit of this dimension that goes by the given spelling, whatever its case. */
@@ -100,6 +114,8 @@ public enum Unit {
     FORCE,
     POWER,
     CHARGE,
+    TEMPERATURE,
+    TORQUE,
     RATIO
   }
 }

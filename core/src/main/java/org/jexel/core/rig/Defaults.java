@@ -18,7 +18,9 @@ final class Defaults {
   private Defaults() {}
 
   static Assumption of(FieldKey key, RigSheet sheet, ConnectorCatalog catalog) {
-    if (key.index() > 0 && key.field() != RigField.AXLE_BRAKED) {
+    if (key.index() > 0
+        && key.field() != RigField.AXLE_BRAKED
+        && !(key.field() == RigField.MAGNET_OHMS && ownDrum(key.index(), sheet))) {
       return asOnTheFirstAxle(FieldKey.of(key.field()), sheet);
     }
     return switch (key.field()) {
@@ -85,7 +87,7 @@ final class Defaults {
               ? Assumption.of(0.254, "10 in goes with axles of 1200 kg and more")
               : Assumption.of(0.178, "7 in goes with axles under 1200 kg");
       case MAGNET_OHMS ->
-          sheet.si(RigField.DRUM_DIAMETER) >= 0.25
+          sheet.si(new FieldKey(RigField.DRUM_DIAMETER, key.index())) >= 0.25
               ? Assumption.of(3.2, "usual for drums of 254 mm and larger")
               : Assumption.of(3.9, "usual for 178 mm drums");
       case TYRE_RADIUS -> Assumption.of(0.33, "a usual trailer tyre");
@@ -102,6 +104,13 @@ final class Defaults {
       case JUNCTION_BOX -> Assumption.of(YesNo.NO, "none seen yet");
       case BREAKAWAY_KIT -> Assumption.of(BreakawayKit.NONE, "none seen yet");
       case BREAKAWAY_CAPACITY -> Assumption.of(Unit.AMPERE_HOUR.toSi(5), "a usual breakaway box");
+      case BREAKAWAY_AGE -> Assumption.of(Double.NaN, "not known until its date code is read");
+      case BREAKAWAY_COLD ->
+          Assumption.of(Unit.CELSIUS.toSi(25), "the temperature at which batteries are rated");
+      case CHARGE_AMPS ->
+          sheet.choice(RigField.BRAKE_TYPE, BrakeType.class) == BrakeType.ELECTRIC_HYDRAULIC
+              ? Assumption.of(30, "what an actuator's pump takes")
+              : Assumption.of(10, "the design figure of a charge feed");
       case HOUSE_BATTERY -> Assumption.of(YesNo.NO, "none seen yet");
       case EMPTY_BALANCE ->
           Assumption.of(
@@ -145,6 +154,11 @@ final class Defaults {
     return first.field().isNumber()
         ? Assumption.of(sheet.si(first), reason)
         : Assumption.of(sheet.choice(first).value(), reason);
+  }
+
+  /** Its drum was read, so its magnet follows it and not the first axle's. */
+  private static boolean ownDrum(int axle, RigSheet sheet) {
+    return !sheet.figure(new FieldKey(RigField.DRUM_DIAMETER, axle)).assumed();
   }
 
   private static Assumption towPrep(RigSheet sheet, ConnectorCatalog catalog) {

@@ -10,6 +10,7 @@ import static org.jexel.core.rig.Subject.TRAILER;
 import java.util.List;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
+import org.jexel.core.quantity.Unit;
 
 /**
  * Every figure that a rig has: its name, its measure, what is plausible, how far an assumption may
@@ -62,6 +63,16 @@ public enum RigField {
   JUNCTION_BOX(TRAILER, "Junction box", YesNo.class, MEASURED),
   BREAKAWAY_KIT(TRAILER, "Breakaway kit", BreakawayKit.class, MEASURED),
   BREAKAWAY_CAPACITY(TRAILER, "Breakaway battery", Measure.CAPACITY, 3_600, 1_080_000, 0, PLATE),
+  BREAKAWAY_AGE(TRAILER, "Breakaway battery’s age", Measure.YEARS, 0, Unit.YEAR.toSi(40), 0, PLATE),
+  BREAKAWAY_COLD(
+      TRAILER,
+      "Coldest that it must hold in",
+      Measure.TEMPERATURE,
+      Unit.CELSIUS.toSi(-50),
+      Unit.CELSIUS.toSi(50),
+      0,
+      CHOSEN),
+  CHARGE_AMPS(TRAILER, "Charge feed, at most", Measure.AMPS, 0.1, 60, 0, PLATE),
   HOUSE_BATTERY(TRAILER, "Battery on board", YesNo.class, MEASURED),
   EMPTY_BALANCE(TRAILER, "Ball to centre of mass, empty", Measure.LENGTH, 0.3, 14, 0.04, MEASURED),
   WEIGHED_TONGUE(TRAILER, "Tongue load on the scale", Measure.MASS, 1, 4_000, 0, MEASURED),
@@ -212,6 +223,9 @@ public enum RigField {
 
   /** Left open when not entered, since it replaces a computed figure. */
   public boolean optional() {
-    return this == WEIGHED_TONGUE || this == WEIGHED_AXLES || this == BREAKER_FITTED;
+    return this == WEIGHED_TONGUE
+        || this == WEIGHED_AXLES
+        || this == BREAKER_FITTED
+        || this == BREAKAWAY_AGE;
   }
 }

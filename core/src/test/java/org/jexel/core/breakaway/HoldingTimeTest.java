@@ -51,7 +51,7 @@ class HoldingTimeTest {
 
   @Test
   void noBatteryOrNoLoadIsRefused() {
-    assertThatThrownBy(() -> HoldingTime.of(0, 7.5, 1.25))
+    assertThatThrownBy(() -> HoldingTime.of(-1, 7.5, 1.25))
         .isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> HoldingTime.of(FIVE_AH, 0, 1.25))
         .isInstanceOf(IllegalArgumentException.class);

@@ -46,8 +46,11 @@ class SideBySideTest {
     assertThat(verdict(LEFT, 3.0, 2.6)).isEqualTo(Verdict.HOLDS);
     assertThat(verdict(LEFT, 3.0, 2.4)).isEqualTo(Verdict.WATCH);
     assertThat(verdict(LEFT, 3.0, 2.2)).isEqualTo(Verdict.FAILS);
+    double expected =
+        check(RIGHT).orElseThrow().band().expected() / check(LEFT).orElseThrow().band().expected();
+    double apart = 100 * (1 - 2.2 / 3.0 / expected);
     assertThat(sides(RIGHT, Map.of(LEFT, 3.0, RIGHT, 2.2)).orElseThrow().words())
-        .contains("27 % apart", check(RIGHT).orElseThrow().title());
+        .contains("%.0f %% apart".formatted(apart), check(RIGHT).orElseThrow().title());
     assertThat(sides(LEFT, Map.of(LEFT, 3.0))).isEmpty();
     assertThat(sides(LEFT, Map.of(LEFT, 0.0, RIGHT, 0.0))).isEmpty();
     assertThat(sides("socket.left", Map.of("socket.left", 12.6, "socket.right", 3.0))).isEmpty();

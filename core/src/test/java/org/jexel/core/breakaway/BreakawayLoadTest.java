@@ -1,0 +1,45 @@
+package org.jexel.core.breakaway;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.jexel.core.Rigs;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.quantity.Unit;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+
+class BreakawayLoadTest {
+  private static BreakawayLoad of(Object... more) {
+    Rig rig = Rigs.twoAxles(more);
+    return BreakawayLoad.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES));
+  }
+
+  /** 12 Ah on four magnets of 3.2 Ω: 20 h · (12/(15 · 20))^1.25 = 21.5 min when new. */
+  @Test
+  void ageAndColdTakeTheirShareOfTheBattery() {
+    double ah = Unit.AMPERE_HOUR.toSi(12);
+    BreakawayLoad fresh = of(RigField.BREAKAWAY_CAPACITY, ah, RigField.BREAKAWAY_AGE, 0);
+    assertThat(fresh.holding().orElseThrow().seconds() / 60).isCloseTo(21.47, within(0.01));
+    assertThat(fresh.verdict()).contains(Verdict.HOLDS);
+    BreakawayLoad old =
+        of(
+            RigField.BREAKAWAY_CAPACITY, ah,
+            RigField.BREAKAWAY_AGE, Unit.YEAR.toSi(4),
+            RigField.BREAKAWAY_COLD, Unit.CELSIUS.toSi(5));
+    assertThat(old.share()).isCloseTo(0.8 * 0.8, within(1e-9));
+    assertThat(old.verdict()).contains(Verdict.FAILS);
+    assertThat(of(RigField.BREAKAWAY_AGE, Unit.YEAR.toSi(30)).holding().orElseThrow().seconds())
+        .isZero();
+  }
+
+  @Test
+  void oneWhoseAgeNobodyKnowsNeverHolds() {
+    BreakawayLoad unknown = of(RigField.BREAKAWAY_CAPACITY, Unit.AMPERE_HOUR.toSi(50));
+    assertThat(unknown.ageKnown()).isFalse();
+    assertThat(unknown.verdict()).contains(Verdict.WATCH);
+  }
+}
