@@ -81,7 +81,7 @@ class BenchController {
         FinderView finder = FinderView.of(file, start);
         view.put("finder", finder);
         current = finder.round() == null ? current : finder.round();
-        finder.mend().ifPresent(act -> view.put("next", act));
+        finder.mend(file.units()).ifPresent(act -> view.put("next", act));
       }
       case "helper" -> view.put("helper", helperCard(file));
       case "tester" -> view.put("tester", TesterCard.of(file, state, plugged, meter));

@@ -116,7 +116,10 @@ class DiagnosisApi {
     return new Answer(
         diagnosis.fits(),
         diagnosis.groups().stream()
-            .map(g -> new Suspect(g.labels(), g.probability(), g.explains(), g.against()))
+            .map(
+                g ->
+                    new Suspect(
+                        g.words(UnitSystem.METRIC), g.probability(), g.explains(), g.against()))
             .toList(),
         diagnosis
             .next()

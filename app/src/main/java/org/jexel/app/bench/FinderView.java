@@ -10,6 +10,7 @@ import org.jexel.app.job.Station;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * The finder's card: what may be the matter, and what to read now.
@@ -93,10 +94,10 @@ public record FinderView(
   }
 
   /** What to do now, where it is sure what is the matter; whoever looks at the finder sees it. */
-  Optional<NextAct> mend() {
+  Optional<NextAct> mend(UnitSystem units) {
     return Optional.ofNullable(sure())
         .filter(group -> !group.leading().healthy() && !again)
-        .map(group -> "Mend: " + group.labels().get(0))
+        .map(group -> "Mend: " + group.leading().words(units))
         .map(text -> new NextAct(Station.BENCH, "finder", text, ""));
   }
 }

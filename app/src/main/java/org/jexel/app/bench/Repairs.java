@@ -25,15 +25,15 @@ public class Repairs {
   }
 
   /**
-   * Mends what stands under this label among the suspects; a label that none has is left alone, for
-   * the readings may have changed since the page was made.
+   * Mends what stands under this key among the suspects; a key that none has is left alone, for the
+   * readings may have changed since the page was made.
    *
    * @return whether anything was mended
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public boolean mend(JobFile file, String label) {
+  public boolean mend(JobFile file, String key) {
     for (Diagnosis.Group group : file.diagnosis().groups()) {
-      if (!group.leading().healthy() && group.leading().label().equals(label)) {
+      if (!group.leading().healthy() && group.leading().key().equals(key)) {
         List<String> again =
             file.predictions().affectedBy(group.hypotheses()).stream()
                 .filter(id -> file.lastReading(id).isPresent())
@@ -42,7 +42,12 @@ public class Repairs {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
         ticks.saveAndFlush(
             StepTick.repair(
-                file.job(), "mended." + UUID.randomUUID(), label, again, file.person(), now));
+                file.job(),
+                "mended." + UUID.randomUUID(),
+                group.leading().words(file.units()),
+                again,
+                file.person(),
+                now));
         file.changed();
         return true;
       }

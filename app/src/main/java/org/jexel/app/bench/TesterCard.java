@@ -51,7 +51,7 @@ record TesterCard(
         on,
         wired,
         leads ? lamps(file, on, faults) : List.of(),
-        leads ? file.diagnosis().groups().get(0).leading().label() : "",
+        leads ? file.diagnosis().groups().get(0).leading().words(file.units()) : "",
         plugged ? tester.lamps(file.job().id(), file.asRead(), file.harness(), on) : List.of());
   }
 

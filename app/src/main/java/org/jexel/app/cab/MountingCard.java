@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jexel.app.drawing.MountingDrawing;
 import org.jexel.core.cab.Mounting;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * The mounting form, and what the angles do.
@@ -63,7 +64,7 @@ record MountingCard(
       if (Math.abs(value) <= most) {
         return value;
       }
-      problems.put(field, "Between −%.0f and %.0f degrees.".formatted(most, most));
+      problems.put(field, Phrase.of("Between −%.0f and %.0f degrees.", most, most));
     } catch (NumberFormatException e) {
       problems.put(field, "Not understood. Type degrees, such as 12.");
     }
@@ -71,11 +72,11 @@ record MountingCard(
   }
 
   public String yawAllowed() {
-    return "%.0f".formatted(Math.toDegrees(model.yaw()));
+    return Phrase.of("%.0f", Math.toDegrees(model.yaw()));
   }
 
   public String pitchAllowed() {
-    return "%.0f".formatted(Math.toDegrees(model.pitch()));
+    return Phrase.of("%.0f", Math.toDegrees(model.pitch()));
   }
 
   public String text(String field) {

@@ -1,16 +1,20 @@
 package org.jexel.app.drawing;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextAct;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Check.Group;
 import org.jexel.core.check.Probing;
 import org.jexel.core.check.Round;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.harness.Spot;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
@@ -18,8 +22,6 @@ import org.jexel.core.rig.RigSheet;
 
 /** Where the checks of the proof are taken and how they stand, and where the leads go now. */
 final class BenchLayer {
-  private static final Pattern WHEEL = Pattern.compile(".*axle(\\d+)_(left|right).*");
-
   /** Behind the ball and left of the middle, m: in front of the socket, and of the plug. */
   private static final double[] SOCKET = {-0.35, -0.35};
 
@@ -103,23 +105,38 @@ final class BenchLayer {
 
   /** Where a node or a part of the network is on the rig, m; empty for what has no one place. */
   private Optional<double[]> place(String name) {
-    Matcher wheel = WHEEL.matcher(name);
-    if (name.equals(Harness.BATTERY_PLUS) || name.equals(Harness.BATTERY_MINUS)) {
-      return Optional.of(drawing.battery());
-    } else if (name.contains("sock_")) {
-      return Optional.of(SOCKET);
-    } else if (name.startsWith("plug_") || name.equals(RigNetwork.BENCH)) {
-      return Optional.of(PLUG);
-    } else if (name.startsWith("box_") || name.equals(Harness.BREAKAWAY_PLUS)) {
-      return Optional.of(new double[] {sheet.si(RigField.BOX_X), sheet.si(RigField.BOX_Y)});
-    } else if (wheel.matches()) {
-      double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
-      double axle = file.rig().axlePlaces()[Integer.parseInt(wheel.group(1)) - 1];
-      return Optional.of(new double[] {axle, wheel.group(2).equals("left") ? half : -half});
+    return Optional.ofNullable(places().get(name));
+  }
+
+  private Map<String, double[]> places() {
+    Map<String, double[]> places = new HashMap<>();
+    double[] box = {sheet.si(RigField.BOX_X), sheet.si(RigField.BOX_Y)};
+    for (PinFunction function : PinFunction.values()) {
+      places.put(Nodes.socket(function), SOCKET);
+      places.put(Nodes.wire(Nodes.socket(function)), SOCKET);
+      places.put(Nodes.plug(function), PLUG);
+      places.put(Nodes.box(function), box);
     }
-    return file.rig().fittedLamps().stream()
-        .filter(lamp -> name.endsWith("_" + lamp.node()))
-        .map(lamp -> new double[] {lamp.x(), lamp.y()})
-        .findFirst();
+    places.put(Harness.BREAKAWAY_PLUS, box);
+    places.put(RigNetwork.BENCH, PLUG);
+    places.put(Harness.BATTERY_PLUS, drawing.battery());
+    places.put(Harness.BATTERY_MINUS, drawing.battery());
+    for (Load load : file.harness().loads()) {
+      spot(load.spot())
+          .ifPresent(
+              at -> List.of(load.name(), load.feed(), load.back()).forEach(n -> places.put(n, at)));
+    }
+    return places;
+  }
+
+  private Optional<double[]> spot(Spot spot) {
+    if (spot.axle() >= 0) {
+      double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
+      return Optional.of(
+          new double[] {
+            file.rig().axlePlaces()[spot.axle()], spot.side().orElseThrow().sign() * half
+          });
+    }
+    return spot.lamp().map(lamp -> new double[] {lamp.x(), lamp.y()});
   }
 }

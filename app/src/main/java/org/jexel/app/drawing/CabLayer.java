@@ -11,6 +11,7 @@ import org.jexel.core.cab.Fitting;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
@@ -124,7 +125,7 @@ final class CabLayer {
         .map(
             m -> {
               long pitch = Math.round(Math.toDegrees(m.pitch()));
-              String turned = "turned %.0f°".formatted(Math.abs(Math.toDegrees(m.yaw())));
+              String turned = Phrase.of("turned %.0f°", Math.abs(Math.toDegrees(m.yaw())));
               return pitch == 0 ? turned : turned + ", pitched %d°".formatted(pitch);
             })
         .orElse("mounting");

@@ -8,7 +8,9 @@ import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Setup;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.NetworkException;
@@ -28,7 +30,7 @@ public final class LitLayer {
 
   private static final String GLOW = "#FFC53D";
 
-  private static final String CORD_RETURN = "wire_cord_earth";
+  private static final String CORD_RETURN = Nodes.core(PinFunction.EARTH);
 
   private final JobFile file;
   private final PlanScale at;
@@ -69,8 +71,7 @@ public final class LitLayer {
   }
 
   private void lamp(Lamp lamp, List<Lit> all) {
-    List<Lit> own =
-        all.stream().filter(lit -> lit.load().name().endsWith("_" + lamp.node())).toList();
+    List<Lit> own = all.stream().filter(lit -> lit.load().spot().is(lamp)).toList();
     double most = own.stream().mapToDouble(Lit::brightness).max().orElse(0);
     double x = at.x(lamp.x());
     double y = at.y(lamp.y());
@@ -109,7 +110,7 @@ public final class LitLayer {
     String most = "";
     double greatest = 0.01;
     for (Load load : file.harness().loads()) {
-      String wire = "wire_" + load.back();
+      String wire = Nodes.wire(load.back());
       if (shown.network().has(wire) && Math.abs(shown.amps(wire)) > greatest) {
         greatest = Math.abs(shown.amps(wire));
         most =

@@ -92,10 +92,15 @@ final class Looms {
 
   private String codes(Harness harness, Lamp lamp) {
     return harness.spans().stream()
-        .filter(span -> span.to().endsWith("_" + lamp.node()) && !span.path().isEmpty())
+        .filter(span -> leadsTo(span, lamp))
         .map(this::code)
         .distinct()
         .collect(Collectors.joining(" "));
+  }
+
+  private static boolean leadsTo(Span span, Lamp lamp) {
+    List<FramePoint> path = span.path();
+    return !path.isEmpty() && path.get(path.size() - 1).id().equals(lamp.node());
   }
 
   private void code(double x, double y, String words, String anchor) {

@@ -3,6 +3,7 @@ package org.jexel.app.drawing;
 import static org.jexel.app.drawing.Palette.INK;
 
 import java.util.Locale;
+import org.jexel.core.quantity.Phrase;
 
 /** A controller's box seen from above and from the side, with the limits of its angles. */
 public final class MountingDrawing {
@@ -15,8 +16,8 @@ public final class MountingDrawing {
   /** All angles in degrees. */
   public static String draw(double yaw, double pitch, double yawLimit, double pitchLimit) {
     Svg svg = new Svg(WIDTH, HEIGHT, "img", "Box from above and from the side, travel to the left");
-    view(svg, 150, "from above: turned %.0f°".formatted(yaw), yaw, yawLimit);
-    view(svg, 420, "from the side: pitched %.0f°".formatted(pitch), pitch, pitchLimit);
+    view(svg, 150, Phrase.of("from above: turned %.0f°", yaw), yaw, yawLimit);
+    view(svg, 420, Phrase.of("from the side: pitched %.0f°", pitch), pitch, pitchLimit);
     return svg.finish();
   }
 

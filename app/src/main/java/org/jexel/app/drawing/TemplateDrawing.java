@@ -1,6 +1,7 @@
 package org.jexel.app.drawing;
 
 import java.util.Locale;
+import org.jexel.core.quantity.Phrase;
 
 /** A drilling template, true to scale: one unit of the drawing is one millimetre on paper. */
 public final class TemplateDrawing {
@@ -35,7 +36,7 @@ public final class TemplateDrawing {
     double reach = diameter / 2 + 6;
     line(x - reach, y, x + reach, y, 0.15);
     line(x, y - reach, x, y + reach, 0.15);
-    word(x + reach + 1, y - 1.5, "%s ⌀ %.2f mm".formatted(name, diameter));
+    word(x + reach + 1, y - 1.5, Phrase.of("%s ⌀ %.2f mm", name, diameter));
   }
 
   private void bar(double x, double y, double length, double tick, String words) {

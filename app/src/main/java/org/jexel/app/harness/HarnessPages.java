@@ -103,7 +103,7 @@ class HarnessPages {
         Map<Long, Double> issued = stock.issued(file);
         view.put("list", stock.cutList(file, issued));
         view.put("issued", issued);
-        view.put("materials", Materials.of(file.scope()));
+        view.put("materials", Materials.of(file.scope(), file.units()));
       }
       case "whatif" -> view.put("whatif", WhatIf.of(file, asked.state(), asked.fault()));
       case "steps" -> view.put("steps", steps(file));

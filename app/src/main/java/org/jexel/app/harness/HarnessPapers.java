@@ -71,7 +71,7 @@ class HarnessPapers {
     model.put("faces", HarnessPages.faces(file.rig().connector(), file.rig().convention()));
     model.put("holes", Loom.of(file.rig(), file.harness()).holes());
     model.put("list", stock.cutList(file));
-    model.put("materials", Materials.of(file.scope()));
+    model.put("materials", Materials.of(file.scope(), file.units()));
     model.put("problems", file.harness().problems());
     return model;
   }
@@ -120,7 +120,7 @@ class HarnessPapers {
 
   @GetMapping("/jobs/{ref}/harness/materials.csv")
   ResponseEntity<byte[]> materials(@PathVariable String ref, Person person) {
-    Materials materials = Materials.of(files.open(ref, person).scope());
+    Materials materials = Materials.of(files.open(ref, person).scope(), person.units());
     return csv(
         ref + "-materials",
         List.of("count", "what", "for"),

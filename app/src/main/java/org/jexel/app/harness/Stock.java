@@ -9,6 +9,7 @@ import org.jexel.app.job.RequestKey;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.CutList;
+import org.jexel.core.quantity.Phrase;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -96,7 +97,7 @@ public class Stock {
           Reel reel = reels.findById(id).orElseThrow();
           if (reel.metres() - taken < -1e-6) {
             throw new IllegalStateException(
-                "Reel %d has %.1f m, not %.1f m.".formatted(id, reel.metres(), taken));
+                Phrase.of("Reel %d has %.1f m, not %.1f m.", id, reel.metres(), taken));
           }
           reel.take(taken);
           moves.save(new ReelMove(reel, file.job(), taken, file.person(), clock.instant(), key));

@@ -6,6 +6,7 @@ import java.util.Set;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.network.KnownFault;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.NetworkException;
 import org.jexel.core.network.RigNetwork;
@@ -26,14 +27,14 @@ import org.jexel.core.network.StateWord;
 record WhatIf(
     StateWord[] words,
     Set<StateWord> on,
-    List<FaultCatalog.Named> faults,
+    List<KnownFault> faults,
     int chosen,
     List<Lit> lamps,
     String problem) {
 
   static WhatIf of(JobFile file, List<String> state, String fault) {
     Set<StateWord> on = known(state);
-    List<FaultCatalog.Named> faults = FaultCatalog.of(file.rig(), file.harness());
+    List<KnownFault> faults = FaultCatalog.of(file.rig(), file.harness());
     int chosen = fault.matches("\\d{1,4}") ? Integer.parseInt(fault) : -1;
     chosen = chosen < faults.size() ? chosen : -1;
     RigState held = new RigState(on, 1, 1, 1);

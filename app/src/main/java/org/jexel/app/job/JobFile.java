@@ -303,7 +303,7 @@ public final class JobFile {
 
   /** The acts of the work, in order. */
   public List<Step> steps() {
-    return once("steps", () -> StepPlan.of(scope()));
+    return once("steps", () -> StepPlan.of(scope(), units()));
   }
 
   /** The newest tick of a step, an unticking one included. */

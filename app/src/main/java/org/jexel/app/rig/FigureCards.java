@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.Draft;
@@ -32,7 +33,8 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class FigureCards {
-  private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM HH:mm");
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
   private final RigFigureRepository figures;
   private final Drafts drafts;

@@ -22,6 +22,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckId;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
@@ -36,7 +37,7 @@ import org.mockito.ArgumentCaptor;
 class BenchServiceTest {
   private static final Check CHECK =
       new Check(
-          "brake.resistance",
+          new CheckId("brake", "resistance"),
           "Brake circuit",
           Check.Group.TRAILER,
           PinFunction.BRAKE,

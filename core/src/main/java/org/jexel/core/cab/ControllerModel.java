@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.road.GainScale;
 
@@ -135,7 +136,7 @@ public record ControllerModel(
 
   private static void angle(String field, double radians, double most, List<Problem> found) {
     if (!(radians >= 0 && radians <= most)) {
-      found.add(new Problem(field, "Between 0 and %.0f degrees.".formatted(Math.toDegrees(most))));
+      found.add(new Problem(field, Phrase.of("Between 0 and %.0f degrees.", Math.toDegrees(most))));
     }
   }
 
@@ -162,6 +163,6 @@ public record ControllerModel(
   }
 
   private static String plain(double value) {
-    return value == Math.rint(value) ? "%.0f".formatted(value) : String.valueOf(value);
+    return value == Math.rint(value) ? Phrase.of("%.0f", value) : String.valueOf(value);
   }
 }

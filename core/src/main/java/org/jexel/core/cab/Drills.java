@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.Phrase;
 
 /** The drills of the workshop: millimetres in halves, inches in 64ths to 1/2 and 1/16ths above. */
 public final class Drills {
@@ -33,10 +34,10 @@ public final class Drills {
     }
     List<Drill> all = new ArrayList<>();
     for (double d = SMALLEST; d <= LARGEST_TWIST + 1e-9; d += 0.0005) {
-      all.add(drill("%.1f mm".formatted(1000 * d), d, wanted));
+      all.add(drill(Phrase.of("%.1f mm", 1000 * d), d, wanted));
     }
     for (double d : LARGE) {
-      all.add(drill("%.0f mm".formatted(1000 * d), d, wanted));
+      all.add(drill(Phrase.of("%.0f mm", 1000 * d), d, wanted));
     }
     for (int n = 4; n <= 32; n++) {
       Fraction f = new Fraction(n, 64);

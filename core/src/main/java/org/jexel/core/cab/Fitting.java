@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.jexel.core.harness.BreakerChoice;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.Rig;
@@ -113,7 +114,7 @@ public final class Fitting {
   }
 
   private void say(Topic topic, Verdict verdict, String words, Object... values) {
-    findings.add(new Finding(topic, verdict, words.formatted(values)));
+    findings.add(new Finding(topic, verdict, Phrase.of(words, values)));
   }
 
   private void controller() {

@@ -3,6 +3,7 @@ package org.jexel.core.cab;
 import java.util.ArrayList;
 import java.util.List;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.quantity.Verdict;
@@ -79,12 +80,13 @@ public record Mounting(
     }
     boolean fails = size > limit + 1e-9;
     reasons.add(
-        words.formatted(Math.toDegrees(angle))
+        Phrase.of(words, Math.toDegrees(angle))
             + ": "
-            + (fails
+            + Phrase.of(
+                (fails
                     ? "more than the %.0f° that it allows. Turn it, or choose another place."
-                    : "close to the %.0f° that it allows.")
-                .formatted(Math.toDegrees(limit)));
+                    : "close to the %.0f° that it allows."),
+                Math.toDegrees(limit)));
     return fails ? Verdict.FAILS : Verdict.WATCH;
   }
 }

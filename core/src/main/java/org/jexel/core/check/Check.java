@@ -11,7 +11,7 @@ import org.jexel.core.quantity.Verdict;
 /**
  * One check of the sheet.
  *
- * @param id stays the same as long as the rig has the check
+ * @param key stays the same as long as the rig has the check
  * @param title what is checked
  * @param group heading that it stands under
  * @param function the pin concerned; null for the battery
@@ -28,7 +28,7 @@ import org.jexel.core.quantity.Verdict;
  * @param probing how the network gives the reading
  */
 public record Check(
-    String id,
+    CheckId key,
     String title,
     Group group,
     PinFunction function,
@@ -86,12 +86,17 @@ public record Check(
    */
   public record Influence(String element, String label, double shift, boolean assumed) {}
 
+  /** Its key, as programs, forms and stored rows know it. */
+  public String id() {
+    return key.text();
+  }
+
   /**
    * Checks of one round are taken in one go: a walk round the rig in one state, one word for each
    * lamp or wheel. A figure is a round of its own.
    */
   public String round() {
-    return measure.words().isEmpty() ? id : id.substring(0, id.lastIndexOf('.'));
+    return measure.words().isEmpty() ? key.text() : key.reading();
   }
 
   /** Whether the rig is not proved without it. */

@@ -46,7 +46,7 @@ final class CheckMaker {
    * @param formula how the value comes about; empty where it is the sum of what is on the way
    */
   record Words(
-      String id,
+      CheckId id,
       String title,
       Check.Group group,
       PinFunction function,
@@ -59,7 +59,7 @@ final class CheckMaker {
       String formula) {
     /** Of a value that the network's solution gives. */
     Words(
-        String id,
+        CheckId id,
         String title,
         Check.Group group,
         PinFunction function,
@@ -168,14 +168,14 @@ final class CheckMaker {
     double copper = 0;
     Map<Double, Integer> magnets = new TreeMap<>();
     for (Tolerance part : network.tolerances()) {
-      if (part.element().equals(RigNetwork.SUPPLY)) {
-        terms.add(term("E", part));
-      } else if (part.element().equals("controller")) {
-        terms.add(term("U_c", part));
-      } else if (part.element().startsWith("magnet_")) {
-        magnets.merge(part.nominal(), 1, Integer::sum);
-      } else if (part.element().contains("brake") || part.element().contains("bret")) {
-        copper += part.nominal();
+      switch (part.way()) {
+        case SUPPLY -> terms.add(term("E", part));
+        case CONTROLLER -> terms.add(term("U_c", part));
+        case MAGNET -> magnets.merge(part.nominal(), 1, Integer::sum);
+        case BRAKES -> copper += part.nominal();
+        case OTHER -> {
+          // Not in this sum.
+        }
       }
     }
     boolean alike = magnets.size() == 1;

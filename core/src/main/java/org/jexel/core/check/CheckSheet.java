@@ -10,7 +10,7 @@ import java.util.OptionalDouble;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
@@ -27,7 +27,7 @@ import org.jexel.core.rig.RigField;
  */
 public final class CheckSheet {
   /** Where the clamp goes: the vehicle's conductor to the brake pin. */
-  private static final String BRAKE_CONDUCTOR = "wire_sock_brake";
+  private static final String BRAKE_CONDUCTOR = Nodes.wire(Nodes.socket(PinFunction.BRAKE));
 
   private static final double AT_SOCKET = 1;
   private static final double WITH_HELPER = 3;
@@ -85,7 +85,7 @@ public final class CheckSheet {
   private void supply() {
     volts(
         Setup.rig(StateWord.UNPLUGGED),
-        "supply.battery",
+        new CheckId("supply", "battery"),
         "Battery, engine off",
         Check.Group.SUPPLY,
         null,
@@ -101,10 +101,10 @@ public final class CheckSheet {
 
   private void socket(Pin pin) {
     PinFunction function = pin.function();
-    String node = "sock_" + HarnessPlanner.id(function);
+    String node = Nodes.socket(function);
     volts(
         new Setup(Setup.Kind.RIG, on(function), null),
-        "socket." + HarnessPlanner.id(function),
+        new CheckId("socket", Nodes.id(function)),
         "Socket pin " + pin.number() + ", " + function.label(),
         Check.Group.SOCKET,
         function,
@@ -113,7 +113,7 @@ public final class CheckSheet {
         "pin %d, %s".formatted(pin.number(), function.label()),
         earthPin(),
         node,
-        "sock_earth",
+        Nodes.socket(PinFunction.EARTH),
         "A pin without load shows the battery; anything less is lost in the vehicle.",
         AT_SOCKET);
   }
@@ -139,7 +139,7 @@ public final class CheckSheet {
   private void brakeResistance() {
     add(
         new CheckMaker.Words(
-            "brake.resistance",
+            new CheckId("brake", "resistance"),
             "Brake circuit, resistance",
             Check.Group.TRAILER,
             PinFunction.BRAKE,
@@ -154,13 +154,17 @@ public final class CheckSheet {
             rig.hasMagnets()
                 ? "R = 1 / Σ(n / r) + copper and contacts"
                 : "R = signal input of the actuator"),
-        new Probing(Setup.dead(), Measure.OHMS, "plug_brake", "plug_earth"));
+        new Probing(
+            Setup.dead(),
+            Measure.OHMS,
+            Nodes.plug(PinFunction.BRAKE),
+            Nodes.plug(PinFunction.EARTH)));
   }
 
   private void brakeVolts() {
     volts(
         Setup.rig(StateWord.LEVER),
-        "brake.volts",
+        new CheckId("brake", "volts"),
         "Brake pin, full lever, brakes joined",
         Check.Group.BRAKES,
         PinFunction.BRAKE,
@@ -168,8 +172,8 @@ public final class CheckSheet {
         "At the connector, probes from behind",
         brakePin(),
         earthPin(),
-        "sock_brake",
-        "sock_earth",
+        Nodes.socket(PinFunction.BRAKE),
+        Nodes.socket(PinFunction.EARTH),
         "The output is pulsed: without the brakes as load a meter shows a ghost of it, so they stay joined.",
         WITH_HELPER);
   }
@@ -177,7 +181,7 @@ public final class CheckSheet {
   private void brakeAmps() {
     add(
         new CheckMaker.Words(
-            "brake.amps",
+            new CheckId("brake", "amps"),
             "Brake current, full lever",
             Check.Group.BRAKES,
             PinFunction.BRAKE,
@@ -195,7 +199,7 @@ public final class CheckSheet {
   private void pumpSupply() {
     volts(
         Setup.rig(StateWord.LEVER),
-        "brake.supply",
+        new CheckId("brake", "supply"),
         "Charge pin, pump running",
         Check.Group.BRAKES,
         PinFunction.CHARGE,
@@ -203,8 +207,8 @@ public final class CheckSheet {
         "At the connector, probes from behind",
         "pin %d, charge".formatted(rig.connector().pin(PinFunction.CHARGE).orElseThrow().number()),
         earthPin(),
-        "sock_charge",
-        "sock_earth",
+        Nodes.socket(PinFunction.CHARGE),
+        Nodes.socket(PinFunction.EARTH),
         "The pump draws up to 30 A: a feed that looks whole without load breaks down here.",
         WITH_HELPER);
   }
@@ -219,7 +223,7 @@ public final class CheckSheet {
 
   private void volts(
       Setup setup,
-      String id,
+      CheckId id,
       String title,
       Check.Group group,
       PinFunction function,

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 
@@ -15,10 +15,10 @@ import org.jexel.core.quantity.Measure;
  * studs of the box, and across each lamp, its return, and each magnet.
  */
 final class LoadedChecks {
-  /** Before a magnet's name: the ids of its two checks under load. */
-  static final String MAGNET_VOLTS = "magnet.volts.";
+  /** The two readings of a magnet under load. */
+  static final String MAGNET_VOLTS = "magnet.volts";
 
-  static final String MAGNET_AMPS = "magnet.amps.";
+  static final String MAGNET_AMPS = "magnet.amps";
 
   private static final double AT_SOCKET = 1;
   private static final double AT_BOX = 3;
@@ -74,30 +74,29 @@ final class LoadedChecks {
 
   private void atTheConnector() {
     for (PinFunction function : circuits(harness)) {
-      String id = HarnessPlanner.id(function);
       volts(
-          "loaded." + id,
+          new CheckId("loaded", Nodes.id(function)),
           "Connector, " + function.label() + ", plug in",
           Check.Group.LOADED,
           function,
           held(word(function)),
           "At the connector, probes from behind",
           Setup.rig(word(function)),
-          "sock_" + id,
-          "sock_earth",
+          Lead.socket(function),
+          Lead.socket(PinFunction.EARTH),
           AT_SOCKET);
     }
     StateWord[] all = {StateWord.TAIL, StateWord.STOP};
     volts(
-        "loaded.return",
+        new CheckId("loaded", "return"),
         "Vehicle's earth, under load",
         Check.Group.LOADED,
         PinFunction.EARTH,
         held(all),
         "From the connector's earth pin to the battery's minus post",
         Setup.rig(all),
-        "sock_earth",
-        Harness.BATTERY_MINUS,
+        Lead.socket(PinFunction.EARTH),
+        Lead.MINUS,
         AT_BOX);
   }
 
@@ -107,30 +106,29 @@ final class LoadedChecks {
     }
     atTheBox(PinFunction.BRAKE, StateWord.LEVER);
     volts(
-        "box.breakaway",
+        new CheckId("box", "breakaway"),
         "Breakaway battery",
         Check.Group.BOX,
         PinFunction.CHARGE,
         "Plug out for ten minutes.",
         "At the breakaway battery",
         Setup.rig(StateWord.UNPLUGGED),
-        Harness.BREAKAWAY_PLUS,
-        "box_earth",
+        new Lead(Harness.BREAKAWAY_PLUS, "breakaway battery, plus"),
+        Lead.box(PinFunction.EARTH),
         AT_BOX);
   }
 
   private void atTheBox(PinFunction function, StateWord on) {
-    String id = HarnessPlanner.id(function);
     volts(
-        "box." + id,
+        new CheckId("box", Nodes.id(function)),
         "Box, " + function.label() + " stud",
         Check.Group.BOX,
         function,
         held(on),
         "At the junction box",
         Setup.rig(on),
-        "box_" + id,
-        "box_earth",
+        Lead.box(function),
+        Lead.box(PinFunction.EARTH),
         AT_BOX);
   }
 
@@ -149,45 +147,45 @@ final class LoadedChecks {
     String state = held(word(load.function()));
     String which = load.label() + ", " + load.function().label();
     volts(
-        "lamp." + load.name(),
+        CheckId.of("lamp", load),
         "Across " + which,
         Check.Group.AT_THE_LAMP,
         load.function(),
         state,
         "At the lamp",
         setup,
-        load.feed(),
-        load.back(),
+        Lead.live(load),
+        Lead.back(load),
         UNDER);
     volts(
-        "return." + load.name(),
+        CheckId.of("return", load),
         "Return of " + which,
         Check.Group.AT_THE_LAMP,
         load.function(),
         state,
         "From the lamp's return to the box's earth stud",
         setup,
-        load.back(),
-        "box_earth",
+        Lead.back(load),
+        Lead.box(PinFunction.EARTH),
         UNDER);
   }
 
   private void magnet(Load load) {
     volts(
-        MAGNET_VOLTS + load.name(),
+        CheckId.of(MAGNET_VOLTS, load),
         "Across " + load.label(),
         Check.Group.AT_THE_LAMP,
         PinFunction.BRAKE,
         held(StateWord.LEVER),
         "At the magnet's two wires, behind the wheel",
         Setup.rig(StateWord.LEVER),
-        load.feed(),
-        load.back(),
+        Lead.live(load),
+        Lead.back(load),
         UNDER);
     checks.add(
         maker.make(
             new CheckMaker.Words(
-                MAGNET_AMPS + load.name(),
+                CheckId.of(MAGNET_AMPS, load),
                 "Current of " + load.label(),
                 Check.Group.AT_THE_LAMP,
                 PinFunction.BRAKE,
@@ -201,17 +199,17 @@ final class LoadedChecks {
   }
 
   private void volts(
-      String id,
+      CheckId id,
       String title,
       Check.Group group,
       PinFunction function,
       String state,
       String place,
       Setup setup,
-      String red,
-      String black,
+      Lead red,
+      Lead black,
       double minutes) {
-    if (maker.reaches(setup, red, black)) {
+    if (maker.reaches(setup, red.node(), black.node())) {
       checks.add(
           maker.make(
               new CheckMaker.Words(
@@ -221,22 +219,37 @@ final class LoadedChecks {
                   function,
                   state,
                   place,
-                  named(red),
-                  named(black),
+                  red.words(),
+                  black.words(),
                   "Under load a poor joint shows itself as volts that are missing.",
                   minutes),
-              new Probing(setup, Measure.VOLTS, red, black)));
+              new Probing(setup, Measure.VOLTS, red.node(), black.node())));
     }
   }
 
-  /** A node in words. */
-  private static String named(String node) {
-    if (node.equals(Harness.BATTERY_MINUS)) {
-      return "battery minus post";
+  /**
+   * Where a lead goes.
+   *
+   * @param node of the network
+   * @param words for people
+   */
+  private record Lead(String node, String words) {
+    static final Lead MINUS = new Lead(Harness.BATTERY_MINUS, "battery minus post");
+
+    static Lead socket(PinFunction function) {
+      return new Lead(Nodes.socket(function), "connector, " + function.label());
     }
-    return node.replaceFirst("^sock_", "connector, ")
-        .replaceFirst("^box_", "box, ")
-        .replaceFirst("_near$", "")
-        .replace('_', ' ');
+
+    static Lead box(PinFunction function) {
+      return new Lead(Nodes.box(function), "box, " + function.label());
+    }
+
+    static Lead live(Load load) {
+      return new Lead(load.feed(), load.label() + ": its live terminal");
+    }
+
+    static Lead back(Load load) {
+      return new Lead(load.back(), load.label() + ": its return terminal");
+    }
   }
 }

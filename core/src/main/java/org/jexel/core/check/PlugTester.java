@@ -7,7 +7,7 @@ import java.util.Set;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Led;
@@ -48,9 +48,9 @@ public record PlugTester(Pin pin, double brightness) {
     Network network = RigNetwork.of(rig, harness, new RigState(words, 1, 1, 1), signal).network();
     List<Pin> lit = new ArrayList<>();
     for (Pin pin : rig.connector().pins()) {
-      String node = "sock_" + HarnessPlanner.id(pin.function());
+      String node = Nodes.socket(pin.function());
       if (pin.function() != PinFunction.EARTH && network.hasNode(node)) {
-        network.add(new Led("tester_" + node, node, "sock_earth", LAMP_AMPS));
+        network.add(new Led("tester_" + node, node, Nodes.socket(PinFunction.EARTH), LAMP_AMPS));
         lit.add(pin);
       }
     }
@@ -62,8 +62,7 @@ public record PlugTester(Pin pin, double brightness) {
     return lit.stream()
         .map(
             pin ->
-                new PlugTester(
-                    pin, solution.brightness("tester_sock_" + HarnessPlanner.id(pin.function()))))
+                new PlugTester(pin, solution.brightness("tester_sock_" + Nodes.id(pin.function()))))
         .toList();
   }
 }

@@ -7,6 +7,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.LampRole;
 
 /**
  * What the eye, the ear and the hand tell: every lamp in each state and in the pairs of states that
@@ -56,7 +57,7 @@ final class SenseChecks {
    * With one circuit on, all that it feeds; and always the rear lamps, where returns are shared.
    */
   private static boolean told(Load load, StateWord... state) {
-    boolean rear = load.name().contains("rear") && !load.name().contains("marker");
+    boolean rear = load.spot().lamp().orElseThrow().role() == LampRole.COMBINED;
     boolean marked = state.length == 1 && state[0] == StateWord.TAIL;
     return rear || marked || state.length == 1 && state[0] == LoadedChecks.word(load.function());
   }
@@ -69,7 +70,7 @@ final class SenseChecks {
     checks.add(
         maker.make(
             new CheckMaker.Words(
-                "look." + String.join("+", words) + "." + load.name(),
+                CheckId.of("look." + String.join("+", words), load),
                 "Look: %s, %s part".formatted(load.label(), part(load.function())),
                 Check.Group.SEEN,
                 load.function(),
@@ -103,7 +104,7 @@ final class SenseChecks {
     checks.add(
         maker.make(
             new CheckMaker.Words(
-                "hums." + load.name(),
+                CheckId.of("hums", load),
                 "Listen: " + (actuator ? "Actuator's pump" : load.label()),
                 Check.Group.SEEN,
                 PinFunction.BRAKE,
@@ -122,7 +123,7 @@ final class SenseChecks {
     checks.add(
         maker.make(
             new CheckMaker.Words(
-                "turns." + load.name(),
+                CheckId.of("turns", load),
                 actuator ? "Turn a braked wheel" : "Turn the wheel: " + load.label(),
                 Check.Group.SEEN,
                 PinFunction.BRAKE,

@@ -4,7 +4,7 @@ import java.util.List;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
@@ -88,21 +88,25 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
 
   private void metered(Rig rig, RigNetwork network) {
     for (Pin pin : rig.connector().pins()) {
-      String node = "sock_" + HarnessPlanner.id(pin.function());
+      String node = Nodes.socket(pin.function());
       boolean own = network.network().hasNode(node);
       if (pin.function() == PinFunction.EARTH || pin.function() == PinFunction.BRAKE && !own) {
         continue;
       }
       if (!own && state.feeds(pin.function(), rig.connector())) {
         // A pin that the trailer does not use still shows the battery on a healthy vehicle.
-        String feed = "feed_" + HarnessPlanner.id(pin.function());
+        String feed = "feed_" + Nodes.id(pin.function());
         network.network().add(new Element.Resistor(feed, Harness.BATTERY_PLUS, node, OUTSIDE_OHMS));
       }
       if (network.network().hasNode(node)) {
         network
             .network()
             .add(
-                new Element.Resistor("meter_" + node, node, "sock_earth", Meter.OHMS_AS_VOLTMETER));
+                new Element.Resistor(
+                    "meter_" + node,
+                    node,
+                    Nodes.socket(PinFunction.EARTH),
+                    Meter.OHMS_AS_VOLTMETER));
       }
     }
   }

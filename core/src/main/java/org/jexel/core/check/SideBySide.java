@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
@@ -34,7 +36,8 @@ public record SideBySide(Verdict verdict, String words) {
   /** Less than this is a circuit that carries nothing: the band says so, A. */
   private static final double CARRIES = 0.05;
 
-  private static final Pattern SIDED = Pattern.compile("(.*[._])(left|right)");
+  private static final Set<String> OF_A_MAGNET =
+      Set.of(LoadedChecks.MAGNET_VOLTS, LoadedChecks.MAGNET_AMPS, TrailerAlone.MAGNET_OHMS);
 
   /**
    * @param checks a check by its id; empty for one that the rig has not
@@ -43,23 +46,44 @@ public record SideBySide(Verdict verdict, String words) {
    */
   public static Optional<SideBySide> of(
       Check check, Function<String, Optional<Check>> checks, Map<String, Double> read) {
-    Matcher sided = SIDED.matcher(check.id());
-    boolean compared =
-        check.measure() == Measure.AMPS
-            || check.id().startsWith(LoadedChecks.MAGNET_VOLTS)
-            || check.id().startsWith(TrailerAlone.MAGNET_OHMS);
-    if (!compared || !sided.matches() || !read.containsKey(check.id())) {
+    Optional<Check> other = otherSide(check, checks);
+    if (other.isEmpty() || !read.containsKey(check.id())) {
       return Optional.empty();
     }
-    String way = sided.group(2).equals("left") ? "right" : "left";
-    String other = sided.group(1) + way;
     List<SideBySide> found = new ArrayList<>();
-    if (check.measure() == Measure.AMPS && read.containsKey(other)) {
-      checks.apply(other).flatMap(o -> currents(check, o, read)).ifPresent(found::add);
+    if (check.measure() == Measure.AMPS && read.containsKey(other.get().id())) {
+      currents(check, other.get(), read).ifPresent(found::add);
     }
-    resistances(check.id(), other, way, read).ifPresent(found::add);
+    resistances(check, other.get(), read).ifPresent(found::add);
     return found.stream()
         .reduce((a, b) -> new SideBySide(a.verdict.and(b.verdict), a.words + " " + b.words));
+  }
+
+  /** The same reading on the other side: of the wheel opposite, or of the other indicator's pin. */
+  private static Optional<Check> otherSide(Check check, Function<String, Optional<Check>> checks) {
+    String reading = check.key().reading();
+    if (reading.equals(TrailerAlone.BENCH)) {
+      return opposite(check.function())
+          .flatMap(pin -> checks.apply(check.key().with(Nodes.id(pin)).text()));
+    }
+    return OF_A_MAGNET.contains(reading)
+        ? check
+            .key()
+            .spot()
+            .flatMap(
+                spot ->
+                    spot.side()
+                        .map(side -> Nodes.magnet(spot.axle(), side.other()))
+                        .flatMap(magnet -> checks.apply(check.key().with(magnet).text())))
+        : Optional.empty();
+  }
+
+  private static Optional<PinFunction> opposite(PinFunction function) {
+    return switch (function) {
+      case LEFT -> Optional.of(PinFunction.RIGHT);
+      case RIGHT -> Optional.of(PinFunction.LEFT);
+      default -> Optional.empty();
+    };
   }
 
   /** Each against its own expectation: sides need not be wired alike. */
@@ -76,12 +100,12 @@ public record SideBySide(Verdict verdict, String words) {
     double apart = Math.abs(ownShare - otherShare) / Math.max(ownShare, otherShare);
     String low = ownShare < otherShare ? own.title() : other.title();
     String told =
-        "The other side draws %s, this one %s: %.0f %% apart, sound sides lie within %.0f %%."
-            .formatted(
-                Measure.AMPS.text(there, UnitSystem.METRIC),
-                Measure.AMPS.text(here, UnitSystem.METRIC),
-                100 * apart,
-                100 * AMPS_APART);
+        Phrase.of(
+            "The other side draws %s, this one %s: %.0f %% apart, sound sides lie within %.0f %%.",
+            Measure.AMPS.text(there, UnitSystem.METRIC),
+            Measure.AMPS.text(here, UnitSystem.METRIC),
+            100 * apart,
+            100 * AMPS_APART);
     Verdict verdict = judge(apart, AMPS_APART);
     String where = " Look for a poor joint or a weak part at the lower one: " + low + ".";
     return Optional.of(new SideBySide(verdict, verdict == Verdict.HOLDS ? told : told + where));
@@ -89,9 +113,9 @@ public record SideBySide(Verdict verdict, String words) {
 
   /** The two magnets of an axle, each off its leads or by volts over amperes. */
   private static Optional<SideBySide> resistances(
-      String id, String other, String way, Map<String, Double> read) {
-    Optional<Double> here = ohms(id, read);
-    Optional<Double> there = ohms(other, read);
+      Check check, Check other, Map<String, Double> read) {
+    Optional<Double> here = ohms(check.key(), read);
+    Optional<Double> there = ohms(other.key(), read);
     if (here.isEmpty() || there.isEmpty()) {
       return Optional.empty();
     }
@@ -100,24 +124,24 @@ public record SideBySide(Verdict verdict, String words) {
     return Optional.of(
         new SideBySide(
             judge(apart, allowed),
-            "%s this magnet %s, the %s one %s; sound ones lie within %s."
+            "%s this magnet %s, the one opposite %s; sound ones lie within %s."
                 .formatted(
-                    id.startsWith(TrailerAlone.MAGNET_OHMS)
-                        ? "Side by side:"
-                        : "Volts over amperes:",
+                    byItself(check.key()) ? "Side by side:" : "Volts over amperes:",
                     Measure.OHMS.text(here.get(), UnitSystem.METRIC),
-                    way,
                     Measure.OHMS.text(there.get(), UnitSystem.METRIC),
                     Measure.OHMS.text(allowed, UnitSystem.METRIC))));
   }
 
-  private static Optional<Double> ohms(String id, Map<String, Double> read) {
-    if (id.startsWith(TrailerAlone.MAGNET_OHMS)) {
-      return Optional.ofNullable(read.get(id));
+  private static boolean byItself(CheckId key) {
+    return key.reading().equals(TrailerAlone.MAGNET_OHMS);
+  }
+
+  private static Optional<Double> ohms(CheckId key, Map<String, Double> read) {
+    if (byItself(key)) {
+      return Optional.ofNullable(read.get(key.text()));
     }
-    String magnet = id.substring(id.lastIndexOf('.') + 1);
-    Double volts = read.get(LoadedChecks.MAGNET_VOLTS + magnet);
-    Double amps = read.get(LoadedChecks.MAGNET_AMPS + magnet);
+    Double volts = read.get(new CheckId(LoadedChecks.MAGNET_VOLTS, key.part()).text());
+    Double amps = read.get(new CheckId(LoadedChecks.MAGNET_AMPS, key.part()).text());
     return volts == null || amps == null || Math.abs(amps) < CARRIES
         ? Optional.empty()
         : Optional.of(Math.abs(volts / amps));

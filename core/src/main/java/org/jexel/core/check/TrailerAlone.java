@@ -7,8 +7,8 @@ import java.util.Set;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
 
@@ -18,8 +18,11 @@ import org.jexel.core.quantity.Measure;
  * pin to its terminal, of each return from the earth pin, and of each magnet off its leads.
  */
 final class TrailerAlone {
-  /** Before a magnet's name: the id of its own check. */
-  static final String MAGNET_OHMS = "magnet.ohms.";
+  /** The reading of a magnet off its leads. */
+  static final String MAGNET_OHMS = "magnet.ohms";
+
+  /** The reading of what a pin draws from a bench supply. */
+  static final String BENCH = "bench";
 
   /** The fused lead goes from pin to pin. */
   private static final double BENCH_LEAD = 2;
@@ -60,7 +63,7 @@ final class TrailerAlone {
     for (PinFunction function : pins) {
       add(
           new CheckMaker.Words(
-              "bench." + HarnessPlanner.id(function),
+              new CheckId(BENCH, Nodes.id(function)),
               "Bench supply on " + function.label(),
               Check.Group.BENCH,
               function,
@@ -77,7 +80,7 @@ final class TrailerAlone {
   private void runs() {
     for (Load load : harness.loads()) {
       between(
-          "continuity." + load.name(),
+          CheckId.of("continuity", load),
           "%s, %s: from its pin".formatted(load.label(), load.function().label()),
           load.function(),
           load,
@@ -91,7 +94,7 @@ final class TrailerAlone {
     for (Load load : harness.loads()) {
       if (told.add(load.back())) {
         between(
-            "earthed." + load.name(),
+            CheckId.of("earthed", load),
             load.label() + ": return to the earth pin",
             PinFunction.EARTH,
             load,
@@ -103,8 +106,8 @@ final class TrailerAlone {
 
   /** From a pin of the plug to a terminal, if this trailer has both. */
   private void between(
-      String id, String title, PinFunction function, Load load, String terminal, String why) {
-    String plug = "plug_" + HarnessPlanner.id(function);
+      CheckId id, String title, PinFunction function, Load load, String terminal, String why) {
+    String plug = Nodes.plug(function);
     if (connector.has(function) && maker.reaches(Setup.dead(), plug, terminal)) {
       boolean magnet = load.kind() == Load.Kind.MAGNET;
       add(
@@ -130,7 +133,7 @@ final class TrailerAlone {
       if (load.kind() == Load.Kind.MAGNET) {
         add(
             new CheckMaker.Words(
-                MAGNET_OHMS + load.name(),
+                CheckId.of(MAGNET_OHMS, load),
                 load.label() + ": by itself",
                 Check.Group.MAGNETS,
                 PinFunction.BRAKE,

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * Reads a person's own connector from lines of {@code number function [rating A] [clock]}, such as
@@ -115,6 +116,6 @@ public final class PinList {
       // Told below, with what would be understood.
     }
     throw new Unreadable(
-        line, "“%s” is no %s from %.0f to %.0f.".formatted(word, what, least, most));
+        line, Phrase.of("“%s” is no %s from %.0f to %.0f.", word, what, least, most));
   }
 }

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultFamily;
 import org.jexel.core.network.RigNetwork;
 
 /**
@@ -169,18 +170,18 @@ final class Company {
       order.add(h);
     }
     order.sort(Comparator.comparingDouble((Integer h) -> -partly[h]));
-    Set<String> labels = new HashSet<>();
+    Set<List<FaultFamily>> families = new HashSet<>();
     List<Integer> leaders = new ArrayList<>();
     for (int h : order) {
-      if (leaders.size() < LEADERS && labels.add(singles.get(h).hypothesis().label())) {
+      if (leaders.size() < LEADERS && families.add(singles.get(h).hypothesis().families())) {
         leaders.add(h);
       }
     }
     // The one that stands best as a whole, in every severity, has company as well.
     int best = best();
-    String label = singles.get(best).hypothesis().label();
+    List<FaultFamily> family = singles.get(best).hypothesis().families();
     for (int h = 1; h < singles.size(); h++) {
-      if (singles.get(h).hypothesis().label().equals(label) && !leaders.contains(h)) {
+      if (singles.get(h).hypothesis().families().equals(family) && !leaders.contains(h)) {
         leaders.add(h);
       }
     }

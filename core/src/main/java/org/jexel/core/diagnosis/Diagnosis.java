@@ -3,6 +3,7 @@ package org.jexel.core.diagnosis;
 import java.util.List;
 import java.util.Optional;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * What explains all readings so far, how sure that is, and which check would tell the rest apart.
@@ -49,12 +50,12 @@ public record Diagnosis(
       return hypotheses.get(0);
     }
 
-    /** Labels, each once; the leading one with company that nobody would see is left out. */
-    public List<String> labels() {
-      int faults = Math.max(1, leading().faults().size());
+    /** For people, each once; the leading one with company that nobody would see is left out. */
+    public List<String> words(UnitSystem units) {
+      int faults = Math.max(1, leading().known().size());
       return hypotheses.stream()
-          .filter(h -> h.faults().size() <= faults)
-          .map(Hypothesis::label)
+          .filter(h -> h.known().size() <= faults)
+          .map(h -> h.words(units))
           .distinct()
           .toList();
     }
@@ -69,9 +70,9 @@ public record Diagnosis(
    * @param checks to take: one figure, or every word of one round
    * @param gain expected drop of entropy, bit
    * @param minutes with the way there
-   * @param between labels of the two groups that it tells apart best
+   * @param between the two that it tells apart best; empty where one stands alone
    */
-  public record Next(List<Check> checks, double gain, double minutes, List<String> between) {
+  public record Next(List<Check> checks, double gain, double minutes, List<Hypothesis> between) {
     public Check first() {
       return checks.get(0);
     }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import org.jexel.core.check.Check;
+import org.jexel.core.network.FaultFamily;
 
 /** One search: posterior ∝ weight · Π likelihood over the singles and the pairs worth weighing. */
 final class Finder {
@@ -157,10 +158,10 @@ final class Finder {
    */
   private List<List<Integer>> groups() {
     List<List<Integer>> groups = new ArrayList<>();
-    Map<String, List<Integer>> byLabel = new HashMap<>();
+    Map<List<FaultFamily>, List<Integer>> ofFamily = new HashMap<>();
     for (int h = 0; h < rows.size(); h++) {
       Row row = rows.get(h);
-      List<Integer> own = byLabel.get(row.hypothesis().label());
+      List<Integer> own = ofFamily.get(row.hypothesis().families());
       if (own == null) {
         own =
             groups.stream()
@@ -174,7 +175,7 @@ final class Finder {
       }
       if (own != null) {
         own.add(h);
-        byLabel.put(row.hypothesis().label(), own);
+        ofFamily.put(row.hypothesis().families(), own);
       }
     }
     groups.sort(Comparator.comparingDouble(this::share).reversed());
@@ -207,19 +208,20 @@ final class Finder {
 
   /** How sure it is that what the group's hypotheses share is there, with company or without. */
   private double present(List<Integer> group) {
-    Set<String> labels = new HashSet<>();
+    Set<List<FaultFamily>> shared = new HashSet<>();
     Hypothesis leading = rows.get(group.get(0)).hypothesis();
-    int faults = leading.faults().size();
+    int faults = leading.known().size();
     group.stream()
         .map(h -> rows.get(h).hypothesis())
-        .filter(h -> h.faults().size() == faults)
-        .forEach(h -> labels.add(h.label()));
+        .filter(h -> h.known().size() == faults)
+        .forEach(h -> shared.add(h.families()));
     double sum = 0;
     for (int h = 0; h < rows.size(); h++) {
       Hypothesis hypothesis = rows.get(h).hypothesis();
       boolean named =
           group.contains(h)
-              || faults == 1 && hypothesis.parts().stream().anyMatch(labels::contains);
+              || faults == 1
+                  && hypothesis.families().stream().map(List::of).anyMatch(shared::contains);
       sum += named ? shares[h] : 0;
     }
     return sum;

@@ -1,64 +1,85 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.network.FaultFamily;
+import org.jexel.core.network.KnownFault;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
 /**
  * What may be the matter: no fault, one, or several together.
  *
- * @param faults edits of the whole rig; empty for the healthy one
- * @param label in words
+ * @param known the faults; empty for the healthy rig
  * @param weight prior, not yet normalised
  */
-public record Hypothesis(List<Fault> faults, String label, double weight) {
+public record Hypothesis(List<KnownFault> known, double weight) {
   /** So many rigs in a hundred that are looked at have no fault. */
   private static final double HEALTHY = 0.25;
 
-  public static final String NO_FAULT = "No fault";
+  private static final String NO_FAULT = "No fault";
 
   public Hypothesis {
-    faults = List.copyOf(faults);
+    known = List.copyOf(known);
   }
 
   /** The healthy rig first, then every single fault that can occur on it. */
   public static List<Hypothesis> of(Rig rig, Harness harness) {
     List<Hypothesis> all = new ArrayList<>();
-    List<FaultCatalog.Named> faults = FaultCatalog.of(rig, harness);
-    double sum = faults.stream().mapToDouble(FaultCatalog.Named::weight).sum();
-    all.add(new Hypothesis(List.of(), NO_FAULT, HEALTHY * sum / (1 - HEALTHY)));
-    for (FaultCatalog.Named named : faults) {
-      all.add(new Hypothesis(List.of(named.fault()), named.family(), named.weight()));
+    List<KnownFault> faults = FaultCatalog.of(rig, harness);
+    double sum = faults.stream().mapToDouble(KnownFault::weight).sum();
+    all.add(new Hypothesis(List.of(), HEALTHY * sum / (1 - HEALTHY)));
+    for (KnownFault fault : faults) {
+      all.add(new Hypothesis(List.of(fault), fault.weight()));
     }
     return all;
   }
 
   /** Both at once; two faults are as much rarer than one as one is than none. */
-  public Hypothesis and(Hypothesis other, double share) {
-    List<Fault> both = new ArrayList<>(faults);
-    both.addAll(other.faults);
-    return new Hypothesis(both, label + ", and " + other.label, weight * other.weight * share);
+  Hypothesis and(Hypothesis other, double share) {
+    List<KnownFault> both = new ArrayList<>(known);
+    both.addAll(other.known);
+    return new Hypothesis(both, weight * other.weight * share);
   }
 
-  /** Labels of the single faults in it. */
-  public List<String> parts() {
-    return Arrays.asList(label.split(", and "));
+  /** Edits of the whole rig. */
+  public List<Fault> faults() {
+    return known.stream().map(KnownFault::fault).toList();
+  }
+
+  /** What it is, however bad: two hypotheses of the same families differ in severity alone. */
+  public List<FaultFamily> families() {
+    return known.stream().map(KnownFault::family).toList();
+  }
+
+  /** For people. */
+  public String words(UnitSystem units) {
+    return healthy()
+        ? NO_FAULT
+        : families().stream()
+            .map(family -> family.words(units))
+            .collect(Collectors.joining(", and "));
+  }
+
+  /** The same on every page of one rig, for a form to post. */
+  public String key() {
+    return families().stream().map(FaultFamily::key).collect(Collectors.joining("+"));
   }
 
   public boolean healthy() {
-    return faults.isEmpty();
+    return known.isEmpty();
   }
 
   /** A fault that can be slight or bad: its readings are known less sharply. */
   boolean graded() {
-    return faults.stream()
+    return known.stream()
         .anyMatch(
             fault ->
-                switch (fault.kind()) {
+                switch (fault.fault().kind()) {
                   case OHMS, DRAWS, SHORT, BRIDGE, FLAT, PULLED, SIGNAL -> true;
                   default -> false;
                 });

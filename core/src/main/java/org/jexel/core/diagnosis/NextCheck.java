@@ -3,7 +3,6 @@ package org.jexel.core.diagnosis;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -95,19 +94,19 @@ final class NextCheck {
     return rounds.values();
   }
 
-  /** Labels of the leading group and the first that this round tells from it. */
-  private List<String> between(List<Integer> round, List<Row> leaders) {
-    Set<String> labels = new LinkedHashSet<>();
+  /** The leading group and the first that this round tells from it. */
+  private List<Hypothesis> between(List<Integer> round, List<Row> leaders) {
+    List<Hypothesis> two = new ArrayList<>();
     if (leaders.size() > 1) {
       Row first = leaders.get(0);
-      labels.add(first.hypothesis().label());
+      two.add(first.hypothesis());
       leaders.stream()
           .skip(1)
           .filter(other -> apart(first, other, round))
           .findFirst()
-          .ifPresent(other -> labels.add(other.hypothesis().label()));
+          .ifPresent(other -> two.add(other.hypothesis()));
     }
-    return List.copyOf(labels);
+    return List.copyOf(two);
   }
 
   /**

@@ -1,6 +1,7 @@
 package org.jexel.core.harness;
 
 import java.util.List;
+import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.rig.BrakeFeed;
@@ -19,6 +20,11 @@ final class BrakeRuns {
   interface Layer {
     void lay(String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb);
   }
+
+  /** The conductors' own words. */
+  private static final String LIVE = "brake";
+
+  private static final String RETURN = "bret";
 
   private final Frame frame;
   private final Wiring wiring;
@@ -69,8 +75,8 @@ final class BrakeRuns {
 
   private void both(String name, Duty duty, List<FramePoint> way) {
     RouteTree.Limb limb = new RouteTree.Limb(way);
-    layer.lay("brake" + name, PinFunction.BRAKE, duty, "brake", limb);
-    layer.lay("brake return" + name, PinFunction.EARTH, duty, "bret", limb);
+    layer.lay("brake" + name, PinFunction.BRAKE, duty, LIVE, limb);
+    layer.lay("brake return" + name, PinFunction.EARTH, duty, RETURN, limb);
   }
 
   /** The link across the rear axle that makes a ring of two runs. */
@@ -80,19 +86,21 @@ final class BrakeRuns {
     List<FramePoint> way = new RouteTree(frame, left).way(right);
     for (PinFunction function : List.of(PinFunction.BRAKE, PinFunction.EARTH)) {
       boolean live = function == PinFunction.BRAKE;
-      String prefix = live ? "brake_" : "bret_";
+      String conductor = live ? LIVE : RETURN;
       String circuit = live ? "brake, ring" : "brake return, ring";
-      String end = prefix + "ring";
+      String end = Nodes.at(conductor, "ring");
       for (FramePoint point : List.of(left, right)) {
         String at = end + (point == left ? "_left" : "_right");
         boolean nearer = point == left;
         wiring.joints.add(
             new Joint(
-                "joint_" + at,
+                Nodes.joint(at),
                 "splice, " + circuit,
                 function,
-                nearer ? prefix + point.id() : at,
-                nearer ? at : prefix + point.id(),
+                Duty.ACROSS,
+                Optional.of(point),
+                nearer ? Nodes.at(conductor, point.id()) : at,
+                nearer ? at : Nodes.at(conductor, point.id()),
                 Contacts.CRIMP,
                 Joint.Kind.SPLICE));
       }
@@ -112,11 +120,12 @@ final class BrakeRuns {
   private Load wheelLoad(int axle, Side side, Figure ohms) {
     String wheel = frame.wheel(axle, side).id();
     return new Load(
-        "magnet_" + wheel,
+        Nodes.magnet(axle, side),
         "Magnet, axle " + (axle + 1) + " " + side.label(),
         PinFunction.BRAKE,
-        "brake_" + wheel,
-        "bret_" + wheel,
+        Spot.wheel(axle, side),
+        Nodes.at(LIVE, wheel),
+        Nodes.at(RETURN, wheel),
         ohms.si(),
         LampLoad.NOMINAL_VOLTS / ohms.si(),
         Load.Kind.MAGNET,

@@ -3,6 +3,7 @@ package org.jexel.core.harness;
 import java.util.ArrayList;
 import java.util.List;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
@@ -102,8 +103,9 @@ final class CabSteps {
     add(
         "cab.supply",
         "Run the supply, breaker by the battery",
-        "%s from the battery to the %s, breaker of %.0f A within a hand's breadth of the battery, battery side towards it. Leave the battery off."
-            .formatted(wire, to, breaker),
+        Phrase.of(
+            "%s from the battery to the %s, breaker of %.0f A within a hand's breadth of the battery, battery side towards it. Leave the battery off.",
+            wire, to, breaker),
         List.of("cutters", "ratchet crimper", "grommets"),
         45,
         "An unprotected run through the bulkhead burns: breaker first, battery last.");

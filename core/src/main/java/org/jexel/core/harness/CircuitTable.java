@@ -9,6 +9,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.quantity.Verdict;
@@ -96,9 +97,9 @@ final class CircuitTable {
     return new Ruling(
         Ruling.Law.DROP,
         Verdict.WATCH,
-        "Loses %.2f V of the %.2f V allowed (%s). %s"
-            .formatted(
-                drop, limit, bound, buy.isEmpty() ? SHORTER_OR_SPLIT : "Buy %s.".formatted(buy)));
+        Phrase.of(
+            "Loses %.2f V of the %.2f V allowed (%s). %s",
+            drop, limit, bound, buy.isEmpty() ? SHORTER_OR_SPLIT : "Buy %s.".formatted(buy)));
   }
 
   /** A circuit that carries nothing while the rig is whole: the breakaway's. */

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -48,7 +50,7 @@ public record CutList(List<Line> lines, List<Piece> pieces) {
    * @param cuts what each reel gives, m, by its id
    * @param offcut what is left on the reels that were cut, m
    * @param buy metres that no reel gives
-   * @param remark a reel that is shorter than a piece; else empty
+   * @param remark that no reel is long enough; else empty
    */
   public record Line(
       String size,
@@ -58,7 +60,20 @@ public record CutList(List<Line> lines, List<Piece> pieces) {
       Map<Long, Double> cuts,
       double offcut,
       double buy,
-      String remark) {}
+      Optional<TooShort> remark) {}
+
+  /**
+   * No reel is long enough for a piece.
+   *
+   * @param longest reel that there is, m
+   * @param piece m
+   */
+  public record TooShort(double longest, double piece) {
+    public String words(UnitSystem units) {
+      return "The longest reel has %s, shorter than the piece of %s: buy, do not splice."
+          .formatted(Measure.LENGTH.text(longest, units), Measure.LENGTH.text(piece, units));
+    }
+  }
 
   public static CutList of(Scope scope, List<Reel> reels) {
     List<Piece> pieces = new ArrayList<>();
@@ -100,7 +115,7 @@ public record CutList(List<Line> lines, List<Piece> pieces) {
             .toList();
     Map<Long, Double> cuts = new LinkedHashMap<>();
     double buy = 0;
-    String remark = "";
+    Optional<TooShort> remark = Optional.empty();
     for (Piece piece : longestFirst) {
       Optional<Reel> from =
           fitting.stream()
@@ -112,9 +127,7 @@ public record CutList(List<Line> lines, List<Piece> pieces) {
         buy += piece.length();
         double longest = fitting.stream().mapToDouble(Reel::metres).max().orElse(0);
         if (longest > 0 && longest < piece.length()) {
-          remark =
-              "The longest reel has %.1f m, shorter than the piece of %.1f m: buy, do not splice."
-                  .formatted(longest, piece.length());
+          remark = Optional.of(new TooShort(longest, piece.length()));
         }
       }
     }

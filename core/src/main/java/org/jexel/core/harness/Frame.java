@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jexel.core.harness.FramePoint.Member;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Plan;
 import org.jexel.core.rig.Rig;
@@ -60,10 +61,14 @@ final class Frame {
     for (int i = 0; i < axles.length; i++) {
       axle(i, axles[i]);
     }
-    attach(BOX, rig.sheet().si(RigField.BOX_X), rig.sheet().si(RigField.BOX_Y));
-    attach(SWITCH, rig.sheet().si(RigField.BREAKAWAY_X), rig.sheet().si(RigField.BREAKAWAY_Y));
+    attach(BOX, "box", rig.sheet().si(RigField.BOX_X), rig.sheet().si(RigField.BOX_Y));
+    attach(
+        SWITCH,
+        "breakaway switch",
+        rig.sheet().si(RigField.BREAKAWAY_X),
+        rig.sheet().si(RigField.BREAKAWAY_Y));
     for (Lamp lamp : rig.fittedLamps()) {
-      attach(lamp.node(), lamp.x(), lamp.y());
+      attach(lamp.node(), rig.name(lamp), lamp.x(), lamp.y());
     }
     members.values().forEach(this::string);
   }
@@ -93,7 +98,7 @@ final class Frame {
 
   /** The backing plate of a wheel, axles counted from 0. */
   FramePoint wheel(int axle, Side side) {
-    return part("axle" + (axle + 1) + "_" + side.label());
+    return part(Nodes.wheel(axle, side));
   }
 
   /** Where an axle tube passes under a rail. */
@@ -106,7 +111,7 @@ final class Frame {
       members.put("leg_" + side.label(), new TreeMap<>());
       members.put("rail_" + side.label(), new TreeMap<>());
     }
-    FramePoint coupler = new FramePoint("coupler", 0, 0);
+    FramePoint coupler = new FramePoint("coupler", Member.LEG, "coupler", 0, 0);
     double bed = plan.length() - plan.bed();
     int bays = (int) Math.max(1, Math.round(bed / CROSS_MEMBERS));
     for (Side side : Side.values()) {
@@ -128,7 +133,7 @@ final class Frame {
 
   /** The legs' looms meet at the entry hole and go on from there. */
   private void entry(double x, double y) {
-    FramePoint hole = new FramePoint(ENTRY, x, y);
+    FramePoint hole = new FramePoint(ENTRY, Member.PART, "entry hole", x, y);
     parts.put(ENTRY, hole);
     for (Side side : Side.values()) {
       join(members.get("leg_" + side.label()).lastEntry().getValue(), hole);
@@ -136,31 +141,46 @@ final class Frame {
     FramePoint foot =
         Math.abs(y) >= rail - SAME_PLACE
             ? railPoint(y >= 0 ? Side.LEFT : Side.RIGHT, x)
-            : point(members.get("front"), y, "front", plan.bed(), y);
+            : point(members.get("front"), Member.FRONT, y, "front", plan.bed(), y);
     join(hole, foot);
   }
 
   private FramePoint railPoint(Side side, double x) {
     String member = "rail_" + side.label();
     double at = Math.min(plan.length(), Math.max(plan.bed(), x));
-    return point(members.get(member), at, member, at, side.sign() * rail);
+    return point(members.get(member), Member.RAIL, at, member, at, side.sign() * rail);
   }
 
   private FramePoint legPoint(Side side, double x) {
     String member = "leg_" + side.label();
     return point(
-        members.get(member), x, member, x, side.sign() * rail * Math.min(1, x / plan.bed()));
+        members.get(member),
+        Member.LEG,
+        x,
+        member,
+        x,
+        side.sign() * rail * Math.min(1, x / plan.bed()));
   }
 
   private static FramePoint point(
-      TreeMap<Double, FramePoint> member, double key, String name, double x, double y) {
-    Double near = member.floorKey(key + SAME_PLACE);
+      TreeMap<Double, FramePoint> points,
+      Member member,
+      double key,
+      String name,
+      double x,
+      double y) {
+    Double near = points.floorKey(key + SAME_PLACE);
     if (near != null && near > key - SAME_PLACE) {
-      return member.get(near);
+      return points.get(near);
     }
     FramePoint made =
-        new FramePoint(name + "_" + Math.round(1000 * Math.abs(key)) + (key < 0 ? "r" : ""), x, y);
-    member.put(key, made);
+        new FramePoint(
+            name + "_" + Math.round(1000 * Math.abs(key)) + (key < 0 ? "r" : ""),
+            member,
+            (y > 0 ? "left " : y < 0 ? "right " : "") + member.label(),
+            x,
+            y);
+    points.put(key, made);
     return made;
   }
 
@@ -172,7 +192,13 @@ final class Frame {
       tube.put(under.y(), under);
       parts.put("under" + (index + 1) + "_" + side.label(), under);
       double y = side.sign() * WHEEL * plan.half();
-      FramePoint wheel = new FramePoint(name + "_" + side.label(), x, y);
+      FramePoint wheel =
+          new FramePoint(
+              Nodes.wheel(index, side),
+              Member.PART,
+              "axle %d %s".formatted(index + 1, side.label()),
+              x,
+              y);
       tube.put(y, wheel);
       parts.put(wheel.id(), wheel);
     }
@@ -180,8 +206,8 @@ final class Frame {
   }
 
   /** Puts a part beside the nearest member and joins it to that. */
-  private void attach(String name, double x, double y) {
-    FramePoint part = new FramePoint(name, x, y);
+  private void attach(String name, String label, double x, double y) {
+    FramePoint part = new FramePoint(name, Member.PART, label, x, y);
     Side side = y >= 0 ? Side.LEFT : Side.RIGHT;
     FramePoint foot;
     if (x < plan.bed()) {
@@ -198,7 +224,14 @@ final class Frame {
               .min(Comparator.comparingDouble(e -> Math.abs(e.getValue() - x)))
               .orElseThrow()
               .getKey();
-      foot = point(members.get(cross), y, cross, crossAt.get(cross), y);
+      foot =
+          point(
+              members.get(cross),
+              cross.equals("front") ? Member.FRONT : Member.CROSS,
+              y,
+              cross,
+              crossAt.get(cross),
+              y);
     }
     parts.put(name, part);
     feet.put(name, foot);
@@ -223,8 +256,13 @@ final class Frame {
 
   /** Length of loom between two neighbouring points, m. */
   static double metres(FramePoint a, FramePoint b) {
-    boolean leg = a.id().startsWith("leg") || b.id().startsWith("leg");
+    boolean leg = onLeg(a) || onLeg(b);
     return leg ? Math.hypot(a.x() - b.x(), a.y() - b.y()) : a.to(b);
+  }
+
+  /** The coupler is where the legs begin, and on neither. */
+  static boolean onLeg(FramePoint point) {
+    return point.member() == Member.LEG && point.x() > 0;
   }
 
   /** Across the bed between front and rear, under the load or on an axle that moves. */

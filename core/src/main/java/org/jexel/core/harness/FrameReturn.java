@@ -2,6 +2,7 @@ package org.jexel.core.harness;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.rig.Lamp;
@@ -30,9 +31,9 @@ final class FrameReturn {
             != rig.sheet().choice(RigField.FRAME_MATERIAL, Material.class);
     add(
         wiring,
-        "screw_box",
+        Nodes.screw(Frame.BOX),
         "box to frame",
-        "box_earth",
+        Nodes.box(PinFunction.EARTH),
         node(box, box),
         Contacts.SCREW,
         Joint.Kind.SCREW);
@@ -44,10 +45,10 @@ final class FrameReturn {
       }
       add(
           wiring,
-          "screw_" + lamp.node(),
+          Nodes.screw(lamp.node()),
           "earth screw, " + lamp.role().label() + " " + lamp.side().label(),
           node(foot, box),
-          "earth_" + lamp.node(),
+          Nodes.earth(lamp.node()),
           Contacts.SCREW + (skin ? Contacts.FRAME_JOINT : 0),
           Joint.Kind.SCREW);
     }
@@ -71,7 +72,7 @@ final class FrameReturn {
       return;
     }
     double metres = Frame.metres(a, b);
-    boolean bolted = a.id().startsWith("leg") != b.id().startsWith("leg");
+    boolean bolted = Frame.onLeg(a) != Frame.onLeg(b);
     add(
         wiring,
         name,
@@ -88,6 +89,7 @@ final class FrameReturn {
 
   private static void add(
       Wiring wiring, String name, String label, String a, String b, double ohms, Joint.Kind kind) {
-    wiring.joints.add(new Joint(name, label, PinFunction.EARTH, a, b, ohms, kind));
+    wiring.joints.add(
+        new Joint(name, label, PinFunction.EARTH, Duty.RUN, Optional.empty(), a, b, ohms, kind));
   }
 }

@@ -35,6 +35,11 @@ public record Harness(
 
   public static final String BREAKAWAY_PLUS = "bkw_pos";
 
+  /** Terminals of the breakaway switch, the battery's side first. */
+  public static final String SWITCH_IN = "switch_in";
+
+  public static final String SWITCH_OUT = "switch_out";
+
   public Harness {
     spans = List.copyOf(spans);
     joints = List.copyOf(joints);

@@ -8,8 +8,8 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Figure;
@@ -91,7 +91,6 @@ public final class HarnessPlanner {
 
   /** From the battery's end to the box: vehicle, pin, cord, and the cord's end in the box. */
   private void crossing(PinFunction function, String root) {
-    String id = id(function);
     String name = function == PinFunction.EARTH ? "earth" : function.label();
     double run = rig.sheet().si(RigField.FEED_RUN);
     if (function == PinFunction.BRAKE) {
@@ -101,22 +100,26 @@ public final class HarnessPlanner {
       root = Harness.CONTROLLER_OUT;
       run = (1 - at) * run;
     }
-    span(name, function, Duty.VEHICLE, root, "sock_" + id, run);
+    span(name, function, Duty.VEHICLE, root, Nodes.socket(function), run);
     join(
-        "pin_" + id,
+        Nodes.pin(function),
         function.label() + " pin",
         function,
-        "sock_" + id,
-        "plug_" + id,
+        Duty.CORD,
+        Optional.empty(),
+        Nodes.socket(function),
+        Nodes.plug(function),
         Joint.Kind.PIN);
     double cord = rig.sheet().si(RigField.BOX_X) + rig.sheet().si(RigField.CORD_SLACK);
-    span(name, function, Duty.CORD, "plug_" + id, "cord_" + id, cord);
+    span(name, function, Duty.CORD, Nodes.plug(function), Nodes.cord(function), cord);
     join(
-        "joint_cord_" + id,
+        Nodes.cordJoint(function),
         "cord's end, " + function.label(),
         function,
-        "cord_" + id,
-        "box_" + id,
+        Duty.CORD,
+        Optional.empty(),
+        Nodes.cord(function),
+        Nodes.box(function),
         box ? Joint.Kind.RING : Joint.Kind.SPLICE);
   }
 
@@ -126,7 +129,7 @@ public final class HarnessPlanner {
             .filter(lamp -> LampLoad.amps(lamp, rig.connector()).containsKey(function))
             .toList();
     if (!fed.isEmpty()) {
-      crossing(function, "switched_" + id(function));
+      crossing(function, Nodes.switched(function));
       web(function.label(), function, fed);
       fed.forEach(lamp -> lampLoad(lamp, function));
     }
@@ -137,33 +140,28 @@ public final class HarnessPlanner {
     boolean led = lamp.technology() == LampTechnology.LED;
     wiring.loads.add(
         new Load(
-            "lamp_" + id(function) + "_" + lamp.node(),
-            name(lamp),
+            Nodes.lamp(function, lamp.node()),
+            rig.name(lamp),
             function,
-            id(function) + "_" + lamp.node(),
-            "earth_" + lamp.node(),
+            Spot.of(lamp),
+            Nodes.at(Nodes.id(function), lamp.node()),
+            Nodes.earth(lamp.node()),
             LampLoad.NOMINAL_VOLTS / amps,
             amps,
             led ? Load.Kind.LED : Load.Kind.FILAMENT,
             Provenance.ASSUMED));
   }
 
-  /** Lamps of one kind on one side are counted from the front. */
-  private String name(Lamp lamp) {
-    List<Lamp> alike =
-        lamps.stream().filter(l -> l.role() == lamp.role() && l.side() == lamp.side()).toList();
-    String number = alike.size() > 1 ? " " + (alike.indexOf(lamp) + 1) : "";
-    return lamp.role().label() + number + ", " + lamp.side().label();
-  }
-
   private void returns() {
     if (rig.sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.OWN_CONDUCTOR) {
       web("return", PinFunction.EARTH, lamps);
       join(
-          "screw_box",
+          Nodes.screw(Frame.BOX),
           "box to frame",
           PinFunction.EARTH,
-          "box_earth",
+          Duty.RUN,
+          Optional.of(frame.part(Frame.BOX)),
+          Nodes.box(PinFunction.EARTH),
           Harness.FRAME,
           Joint.Kind.SCREW);
     } else {
@@ -173,7 +171,7 @@ public final class HarnessPlanner {
 
   /** A conductor from the box to every lamp: one branched web, or a home run each. */
   private void web(String name, PinFunction function, List<Lamp> fed) {
-    String prefix = id(function);
+    String prefix = Nodes.id(function);
     Set<FramePoint> parts = new LinkedHashSet<>();
     // Which sides a conductor serves is known at every point that its lamps' ways pass.
     Map<FramePoint, Set<Side>> serves = new HashMap<>();
@@ -199,13 +197,15 @@ public final class HarnessPlanner {
   private void limb(
       String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb) {
     boolean fromBox = limb.from().id().equals(Frame.BOX);
-    String from = fromBox ? "box_" + id(function) : prefix + "_" + limb.from().id();
-    String to = prefix + "_" + limb.to().id();
-    String near = to + "_near";
+    String from = fromBox ? Nodes.box(function) : Nodes.at(prefix, limb.from().id());
+    String to = Nodes.at(prefix, limb.to().id());
+    String near = Nodes.near(to);
     join(
-        "joint_" + to,
+        Nodes.joint(to),
         (fromBox ? "in the box, " : "splice, ") + circuit,
         function,
+        duty,
+        Optional.of(limb.to()),
         from,
         near,
         fromBox && box ? Joint.Kind.RING : Joint.Kind.SPLICE);
@@ -215,7 +215,7 @@ public final class HarnessPlanner {
           new Problem(
               limb.to().id(),
               "%s has no length: its part sits on its own joint. %s is planned; move the part."
-                  .formatted(circuit, "0.1 m")));
+                  .formatted(circuit, "0.1 m (4 in)")));
     }
     wiring.spans.add(
         new Span(
@@ -233,7 +233,7 @@ public final class HarnessPlanner {
     if (!rig.hasElectricBrakes() || !rig.carries(PinFunction.BRAKE)) {
       return;
     }
-    crossing(PinFunction.BRAKE, "fused_brake");
+    crossing(PinFunction.BRAKE, Nodes.fused(PinFunction.BRAKE));
     if (rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC) {
       load(
           Load.ACTUATOR,
@@ -257,7 +257,10 @@ public final class HarnessPlanner {
     List<FramePoint> way = routes.way(frame.part(Frame.SWITCH));
     double length = RouteTree.length(way);
     for (String[] ends :
-        new String[][] {{Harness.BREAKAWAY_PLUS, "switch_in"}, {"switch_out", "box_brake"}}) {
+        new String[][] {
+          {Harness.BREAKAWAY_PLUS, Harness.SWITCH_IN},
+          {Harness.SWITCH_OUT, Nodes.box(PinFunction.BRAKE)}
+        }) {
       wiring.spans.add(
           new Span(
               "breakaway",
@@ -279,7 +282,7 @@ public final class HarnessPlanner {
     if (!rig.carries(PinFunction.CHARGE) || !(actuator || battery)) {
       return;
     }
-    crossing(PinFunction.CHARGE, "fused_charge");
+    crossing(PinFunction.CHARGE, Nodes.fused(PinFunction.CHARGE));
     Figure amps = rig.sheet().figure(RigField.CHARGE_AMPS);
     load(
         actuator ? Load.ACTUATOR_SUPPLY : "charge",
@@ -304,8 +307,9 @@ public final class HarnessPlanner {
             name,
             label,
             function,
-            "box_" + id(function),
-            "box_earth",
+            Spot.BOX,
+            Nodes.box(function),
+            Nodes.box(PinFunction.EARTH),
             ohms,
             amps,
             kind,
@@ -313,7 +317,14 @@ public final class HarnessPlanner {
   }
 
   private void join(
-      String name, String label, PinFunction function, String a, String b, Joint.Kind kind) {
+      String name,
+      String label,
+      PinFunction function,
+      Duty duty,
+      Optional<FramePoint> towards,
+      String a,
+      String b,
+      Joint.Kind kind) {
     double ohms =
         switch (kind) {
           case PIN -> Contacts.PIN;
@@ -322,16 +333,11 @@ public final class HarnessPlanner {
           case SCREW -> Contacts.SCREW;
           case FRAME -> Contacts.FRAME_JOINT;
         };
-    wiring.joints.add(new Joint(name, label, function, a, b, ohms, kind));
+    wiring.joints.add(new Joint(name, label, function, duty, towards, a, b, ohms, kind));
   }
 
   private void span(
       String circuit, PinFunction function, Duty duty, String from, String to, double length) {
     wiring.spans.add(new Span(circuit, function, duty, from, to, length, thinnest, List.of()));
-  }
-
-  /** Node-safe name of a function. */
-  public static String id(PinFunction function) {
-    return function.name().toLowerCase(Locale.ROOT);
   }
 }

@@ -1,5 +1,6 @@
 package org.jexel.core.harness;
 
+import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
 
 /**
@@ -8,13 +9,23 @@ import org.jexel.core.connector.PinFunction;
  * @param name a node-safe name
  * @param label for people
  * @param function of the conductors that it joins
+ * @param duty of the conductor that it leads to
+ * @param towards where what it begins leads to; empty at the connector and at the cord's end
  * @param a nearer side
  * @param b farther side
  * @param ohms Ω
  * @param kind what it is
  */
 public record Joint(
-    String name, String label, PinFunction function, String a, String b, double ohms, Kind kind) {
+    String name,
+    String label,
+    PinFunction function,
+    Duty duty,
+    Optional<FramePoint> towards,
+    String a,
+    String b,
+    double ohms,
+    Kind kind) {
 
   /** Kinds of joints. */
   public enum Kind {

@@ -9,6 +9,7 @@ import org.jexel.core.quantity.Provenance;
  * @param name a node-safe name
  * @param label name for people
  * @param function the pin that feeds it
+ * @param spot what it is a part of
  * @param feed node of its live terminal
  * @param back node of its return terminal
  * @param ohms resistance at nominal voltage, Ω
@@ -20,6 +21,7 @@ public record Load(
     String name,
     String label,
     PinFunction function,
+    Spot spot,
     String feed,
     String back,
     double ohms,
@@ -34,7 +36,7 @@ public record Load(
 
   /** The same load with another current. */
   Load drawing(double newAmps) {
-    return new Load(name, label, function, feed, back, ohms, newAmps, kind, provenance);
+    return new Load(name, label, function, spot, feed, back, ohms, newAmps, kind, provenance);
   }
 
   /** Whether it gives light. */

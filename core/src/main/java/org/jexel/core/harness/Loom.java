@@ -82,16 +82,27 @@ public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
     FramePoint box =
         stretches.isEmpty()
             ? new FramePoint(
-                Frame.BOX, rig.sheet().si(RigField.BOX_X), rig.sheet().si(RigField.BOX_Y))
+                Frame.BOX,
+                FramePoint.Member.PART,
+                "box",
+                rig.sheet().si(RigField.BOX_X),
+                rig.sheet().si(RigField.BOX_Y))
             : stretches.get(0).from();
     holes.add(hole("Box, cord in", box, cord));
     for (Stretch stretch : stretches) {
       if (stretch.from().id().equals(Frame.BOX)) {
         holes.add(
-            hole("Box, loom to " + member(stretch.to()), stretch.from(), stretch.conductors()));
+            hole(
+                "Box, loom to " + stretch.to().member().label(),
+                stretch.from(),
+                stretch.conductors()));
       }
       if (stretch.from().id().equals(Frame.ENTRY)) {
-        holes.add(hole("Entry into " + member(stretch.to()), stretch.from(), stretch.conductors()));
+        holes.add(
+            hole(
+                "Entry into " + stretch.to().member().label(),
+                stretch.from(),
+                stretch.conductors()));
       }
     }
     for (Lamp lamp : rig.fittedLamps()) {
@@ -108,13 +119,6 @@ public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
       }
     }
     return List.copyOf(holes);
-  }
-
-  private static String member(FramePoint point) {
-    String id = point.id();
-    return id.startsWith("leg")
-        ? "drawbar"
-        : id.startsWith("rail") ? "rail" : id.startsWith("front") ? "front member" : "frame";
   }
 
   private static Hole hole(String where, FramePoint at, List<Span> spans) {

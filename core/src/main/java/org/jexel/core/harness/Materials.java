@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -22,14 +24,17 @@ public record Materials(List<Item> items, List<String> tools) {
    */
   public record Item(String what, int count, String why) {}
 
-  public static Materials of(Scope scope) {
+  /**
+   * @param units of the person who reads them
+   */
+  public static Materials of(Scope scope, UnitSystem units) {
     Rig rig = scope.rig();
     Harness harness = scope.harness();
     List<Item> items = new ArrayList<>();
     String pair = rig.connector().label();
     if (scope.newSocket()) {
       items.add(new Item(pair + " socket with gasket", 1, "vehicle"));
-      vehicleFuses(scope, items);
+      vehicleFuses(scope, units, items);
     }
     if (scope.newCord()) {
       items.add(new Item(pair + " plug with strain relief", 1, "cord"));
@@ -59,15 +64,16 @@ public record Materials(List<Item> items, List<String> tools) {
       loom.holes().forEach(hole -> grommets.merge(hole.drill(), 1, Integer::sum));
       grommets.forEach(
           (drill, count) ->
-              items.add(new Item("grommet for %.1f mm".formatted(1000 * drill), count, "holes")));
+              items.add(
+                  new Item("grommet for " + Measure.DRILL.text(drill, units), count, "holes")));
       if (loom.clips() > 0) {
-        items.add(new Item("P-clip with screw", loom.clips(), "every 0.3 m of loom"));
+        items.add(new Item("P-clip with screw", loom.clips(), "every hand's length of loom"));
       }
     }
     return new Materials(merged(items), tools(scope));
   }
 
-  private static void vehicleFuses(Scope scope, List<Item> items) {
+  private static void vehicleFuses(Scope scope, UnitSystem units, List<Item> items) {
     for (PinFunction function : PinFunction.values()) {
       double amps = scope.harness().protection(function);
       boolean added = scope.harness().feed(function).map(scope::isNew).orElse(false) && amps > 0;
@@ -75,7 +81,7 @@ public record Materials(List<Item> items, List<String> tools) {
         items.add(
             new Item(
                 (function == PinFunction.BRAKE ? "breaker " : "fuse with holder ")
-                    + (amps == Math.rint(amps) ? "%.0f A" : "%.1f A").formatted(amps),
+                    + Measure.RATING.text(amps, units),
                 1,
                 function.label() + ", by the battery"));
       }

@@ -89,7 +89,7 @@ final class SizeChooser {
   /** Least cross-section of a duty, m²: 16 AWG or 1.0 mm², 14 AWG or 2.0 mm², 12 AWG or 3.3 mm². */
   private static double leastArea(Span span) {
     boolean thick =
-        span.circuit().startsWith("brake")
+        span.function() == PinFunction.BRAKE
             || span.function() == PinFunction.EARTH
             || span.function() == PinFunction.CHARGE;
     return switch (span.duty()) {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.jexel.core.harness.Step.Phase;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampReturn;
@@ -21,15 +23,20 @@ public final class StepPlan {
 
   private final Scope scope;
   private final Harness harness;
+  private final UnitSystem units;
   private final List<Step> steps = new ArrayList<>();
 
-  private StepPlan(Scope scope) {
+  private StepPlan(Scope scope, UnitSystem units) {
     this.scope = scope;
+    this.units = units;
     this.harness = scope.harness();
   }
 
-  public static List<Step> of(Scope scope) {
-    StepPlan plan = new StepPlan(scope);
+  /**
+   * @param units of the person who reads them
+   */
+  public static List<Step> of(Scope scope, UnitSystem units) {
+    StepPlan plan = new StepPlan(scope, units);
     if (scope.wish() == Wish.REPAIR) {
       plan.repair();
     } else if (plan.anything()) {
@@ -103,25 +110,21 @@ public final class StepPlan {
         scope.newSpans().stream()
             .anyMatch(span -> span.path().stream().anyMatch(p -> p.id().equals(Frame.ENTRY)));
     if (scope.newBox()) {
-      hole(holes, "Box", "holes.box", "Holes of the box");
+      hole(holes, Frame.BOX, "holes.box", "Holes of the box");
     }
     if (runs) {
-      hole(holes, "Entry", "holes.entry", "Entry hole into the bed");
+      hole(holes, Frame.ENTRY, "holes.entry", "Entry hole into the bed");
     }
     for (Lamp lamp : scope.wantedLamps()) {
-      hole(
-          holes,
-          lamp.role().label() + ", " + lamp.side().label(),
-          "holes." + lamp.slot(),
-          "Hole for " + name(lamp));
+      hole(holes, lamp.node(), "holes." + lamp.slot(), "Hole for " + name(lamp));
     }
   }
 
-  private void hole(List<Loom.Hole> holes, String where, String id, String title) {
+  private void hole(List<Loom.Hole> holes, String part, String id, String title) {
     List<String> drills =
         holes.stream()
-            .filter(hole -> hole.where().startsWith(where))
-            .map(hole -> "%.1f mm".formatted(1000 * hole.drill()))
+            .filter(hole -> hole.at().id().equals(part))
+            .map(hole -> Measure.DRILL.text(hole.drill(), units))
             .distinct()
             .toList();
     if (!drills.isEmpty()) {
@@ -159,10 +162,10 @@ public final class StepPlan {
         Phase.PULL,
         id,
         title,
-        "%d conductors, %.1f m in all, %s. Tag both ends as you pull; no wire under tension, none near %s."
+        "%d conductors, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s."
             .formatted(
                 spans.size(),
-                metres,
+                Measure.LENGTH.text(metres, units),
                 String.join(" and ", sizes),
                 vehicle ? "exhaust, pedals or moving parts" : "tyres, springs or sharp edges"),
         List.of("draw wire", "cutters"),
@@ -177,8 +180,8 @@ public final class StepPlan {
           Phase.MOUNT,
           "mount." + lamp.slot(),
           "Mount " + name(lamp),
-          "%.2f m behind the ball. Red faces back, amber to side and front, white for plate and reverse."
-              .formatted(lamp.x()),
+          Measure.LENGTH.text(lamp.x(), units)
+              + " behind the ball. Red faces back, amber to side and front, white for plate and reverse.",
           List.of("screwdriver"),
           List.of(lamp.role().label().toLowerCase(Locale.ROOT)),
           6,
@@ -189,8 +192,8 @@ public final class StepPlan {
           Phase.MOUNT,
           "mount.box",
           "Screw the box down",
-          "%.2f m behind the ball, glands facing down or back."
-              .formatted(scope.rig().sheet().si(RigField.BOX_X)),
+          Measure.LENGTH.text(scope.rig().sheet().si(RigField.BOX_X), units)
+              + " behind the ball, glands facing down or back.",
           List.of("spanner"),
           List.of("junction box"),
           10,

@@ -42,7 +42,7 @@ public record StudPlan(List<Stud> studs) {
   }
 
   private static Stud stud(int number, PinFunction function, Harness harness) {
-    String node = "box_" + HarnessPlanner.id(function);
+    String node = Nodes.box(function);
     List<Span> landing = new ArrayList<>();
     for (Joint joint : harness.joints()) {
       boolean here = joint.kind() == Joint.Kind.RING;

@@ -1,23 +1,31 @@
 package org.jexel.core.network;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Joint;
 import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Span;
+import org.jexel.core.network.FaultFamily.AtJoint;
+import org.jexel.core.network.FaultFamily.AtPin;
+import org.jexel.core.network.FaultFamily.OfConductors;
+import org.jexel.core.network.FaultFamily.OfLamp;
+import org.jexel.core.network.FaultFamily.OfLoad;
+import org.jexel.core.network.FaultFamily.Place;
+import org.jexel.core.network.FaultFamily.Trouble;
+import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
 
 /**
- * Every single fault that can occur on a rig, each at every place where it can, in words.
+ * Every single fault that can occur on a rig, each at every place where it can.
  *
  * <p>Returns come first, then contacts, joints, loads, chafed and exchanged conductors, supply and
  * controller: the order in which practice meets them.
@@ -39,27 +47,13 @@ public final class FaultCatalog {
           StateWord.REVERSE,
           StateWord.LEVER);
 
-  /**
-   * @param fault the edit of the network
-   * @param label in words, with its severity
-   * @param weight how often practice meets it, against the others
-   */
-  public record Named(Fault fault, String label, double weight) {
-    /** The label that all severities of one fault share. */
-    public String family() {
-      return label.replaceFirst(", loses [0-9]+ %", "");
-    }
-  }
-
   /** Less than a marker lamp draws is no current, A. */
   private static final double CARRIES = 0.01;
-
-  private static final Pattern RAIL = Pattern.compile("rail_(left|right|middle)_(\\d+)");
 
   private final Harness harness;
   private final List<Solution> states;
   private final Set<String> parts;
-  private final List<Named> faults = new ArrayList<>();
+  private final List<KnownFault> faults = new ArrayList<>();
   private double weight;
 
   private FaultCatalog(Rig rig, Harness harness) {
@@ -74,7 +68,7 @@ public final class FaultCatalog {
             .collect(Collectors.toSet());
   }
 
-  public static List<Named> of(Rig rig, Harness harness) {
+  public static List<KnownFault> of(Rig rig, Harness harness) {
     FaultCatalog catalog = new FaultCatalog(rig, harness);
     catalog.weight = 10;
     catalog.returns();
@@ -92,11 +86,15 @@ public final class FaultCatalog {
   }
 
   /** Adds a fault if this rig has its part. */
-  private void add(Fault fault, String label) {
-    add(fault, label, weight);
+  private void add(Fault fault, Trouble trouble, Place place) {
+    add(fault, new FaultFamily(trouble, place), OptionalDouble.empty(), weight);
   }
 
-  private void add(Fault fault, String label, double weight) {
+  private void add(Fault fault, Trouble trouble) {
+    add(fault, FaultFamily.of(trouble), OptionalDouble.empty(), weight);
+  }
+
+  private void add(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
     boolean there =
         switch (fault.kind()) {
           case SHORT, BRIDGE -> true;
@@ -106,32 +104,38 @@ public final class FaultCatalog {
           default -> parts.contains(fault.part());
         };
     if (there) {
-      faults.add(new Named(fault, label, weight));
+      faults.add(new KnownFault(fault, family, loses, weight));
     }
   }
 
   private void returns() {
+    Set<String> told = new HashSet<>();
     for (Load load : harness.loads()) {
-      String terminal = load.back();
-      String label = "Return lost: " + load.label();
-      if (load.lamp() && faults.stream().noneMatch(f -> f.label().equals(label))) {
-        add(Fault.of(Fault.Kind.OPEN, "wire_" + terminal), label);
-        add(Fault.of(Fault.Kind.OPEN, "screw_" + terminal.replaceFirst("^earth_", "")), label);
+      Fault wire = Fault.of(Fault.Kind.OPEN, Nodes.wire(load.back()));
+      if (load.lamp() && told.add(load.back())) {
+        Lamp lamp = load.spot().lamp().orElseThrow();
+        add(wire, Trouble.RETURN_LOST, OfLoad.of(load));
+        add(
+            Fault.of(Fault.Kind.OPEN, Nodes.screw(lamp.node())),
+            Trouble.RETURN_LOST,
+            OfLoad.of(load));
       }
       if (load.kind() == Load.Kind.MAGNET) {
-        add(Fault.of(Fault.Kind.OPEN, "wire_" + terminal), label);
+        add(wire, Trouble.RETURN_LOST, OfLoad.of(load));
       }
     }
-    add(Fault.of(Fault.Kind.OPEN, "wire_cord_earth"), "Earth broken in the cord");
-    add(Fault.of(Fault.Kind.OPEN, "wire_sock_earth"), "Earth broken in the vehicle");
+    add(Fault.of(Fault.Kind.OPEN, Nodes.core(PinFunction.EARTH)), Trouble.EARTH_BROKEN_IN_CORD);
+    add(
+        Fault.of(Fault.Kind.OPEN, Nodes.wire(Nodes.socket(PinFunction.EARTH))),
+        Trouble.EARTH_BROKEN_IN_VEHICLE);
   }
 
   private void contacts() {
     for (Joint joint : harness.joints()) {
       if (joint.kind() == Joint.Kind.PIN) {
-        String pin = joint.function().label() + " pin";
-        add(Fault.of(Fault.Kind.OPEN, joint.name()), "No contact: " + pin);
-        corroded(joint, "Corroded", ": " + pin);
+        Place pin = new AtPin(joint.function());
+        add(Fault.of(Fault.Kind.OPEN, joint.name()), Trouble.NO_CONTACT, pin);
+        corroded(joint, new FaultFamily(Trouble.CORRODED, pin));
       }
     }
   }
@@ -140,7 +144,7 @@ public final class FaultCatalog {
     for (Joint joint : harness.joints()) {
       boolean made = joint.kind() == Joint.Kind.SPLICE || joint.kind() == Joint.Kind.RING;
       if (made) {
-        corroded(joint, "Corroded joint", ": " + joint.label() + ", " + end(joint));
+        corroded(joint, new FaultFamily(Trouble.CORRODED_JOINT, new AtJoint(joint)));
       }
     }
   }
@@ -149,12 +153,13 @@ public final class FaultCatalog {
    * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I. One place is one
    * fault, however bad: its severities share its weight.
    */
-  private void corroded(Joint joint, String what, String where) {
+  private void corroded(Joint joint, FaultFamily family) {
     for (double share : CORRODED) {
       double ohms = LampLoad.NOMINAL_VOLTS / amps(joint) * share / (1 - share);
       add(
           Fault.of(Fault.Kind.OHMS, joint.name(), ohms),
-          "%s, loses %.0f %%%s".formatted(what, 100 * share, where),
+          family,
+          OptionalDouble.of(share),
           weight / CORRODED.length);
     }
   }
@@ -172,32 +177,26 @@ public final class FaultCatalog {
     return most > CARRIES ? most : Math.max(CARRIES, harness.amps(joint.function()));
   }
 
-  /** Where a joint sits, out of its far node: {@code tail_rail_left_3620}, {@code box_earth}. */
-  private static String end(Joint joint) {
-    String place = joint.b().replaceFirst("_near$", "").replaceFirst("^[a-z0-9]+_", "");
-    Matcher rail = RAIL.matcher(place);
-    return rail.matches()
-        ? "%s rail, %.2f m behind the ball"
-            .formatted(rail.group(1), Double.parseDouble(rail.group(2)) / 1000)
-        : place.replaceFirst("axle(\\d)", "axle $1").replace('_', ' ');
-  }
-
   private void loads() {
     for (Load load : harness.loads()) {
       switch (load.kind()) {
         case FILAMENT, LED -> {
-          String what = load.label() + ", " + load.function().label();
-          add(Fault.of(Fault.Kind.OPEN, load.name()), "Burnt out: " + what);
+          add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.BURNT_OUT, OfLamp.of(load));
           if (load.kind() == Load.Kind.LED) {
-            add(Fault.of(Fault.Kind.REVERSED, load.name()), "Wrong way round: " + what);
+            add(
+                Fault.of(Fault.Kind.REVERSED, load.name()),
+                Trouble.WRONG_WAY_ROUND,
+                OfLamp.of(load));
           }
         }
         case MAGNET -> {
-          add(Fault.of(Fault.Kind.OPEN, load.name()), "Open: " + load.label());
-          add(Fault.of(Fault.Kind.DRAWS, load.name(), 3), "Shorted turns: " + load.label());
-          add(Fault.of(Fault.Kind.DRAWS, load.name(), 0.6), "Weak: " + load.label());
+          Place magnet = OfLoad.of(load);
+          add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.OPEN, magnet);
+          add(Fault.of(Fault.Kind.DRAWS, load.name(), 3), Trouble.SHORTED_TURNS, magnet);
+          add(Fault.of(Fault.Kind.DRAWS, load.name(), 0.6), Trouble.WEAK, magnet);
         }
-        case ACTUATOR -> add(Fault.of(Fault.Kind.OPEN, load.name()), "Open input: " + load.label());
+        case ACTUATOR ->
+            add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.OPEN_INPUT, OfLoad.of(load));
         case CHARGE -> {
           // A battery has its own faults below; of an actuator's supply the wire is what fails.
         }
@@ -206,33 +205,32 @@ public final class FaultCatalog {
   }
 
   private void conductors() {
-    List<Span> cord = harness.spans().stream().filter(span -> span.duty() == Duty.CORD).toList();
-    for (Span span : cord) {
-      PinFunction function = span.function();
-      if (function != PinFunction.EARTH) {
-        add(
-            Fault.of(Fault.Kind.OPEN, "wire_" + span.to()),
-            "Broken in the cord: " + function.label());
-        add(
-            Fault.of(Fault.Kind.SHORT, "box_" + HarnessPlanner.id(function)),
-            "Chafed to the frame: " + function.label());
+    List<PinFunction> cores =
+        harness.spans().stream()
+            .filter(span -> span.duty() == Duty.CORD)
+            .map(Span::function)
+            .toList();
+    for (PinFunction core : cores) {
+      if (core != PinFunction.EARTH) {
+        Place one = OfConductors.of(core);
+        add(Fault.of(Fault.Kind.OPEN, Nodes.core(core)), Trouble.BROKEN_IN_CORD, one);
+        add(Fault.of(Fault.Kind.SHORT, Nodes.box(core)), Trouble.CHAFED, one);
       }
     }
-    for (int i = 0; i < cord.size(); i++) {
-      for (int j = i + 1; j < cord.size(); j++) {
-        Span one = cord.get(i);
-        Span two = cord.get(j);
-        String both = one.function().label() + " and " + two.function().label();
+    for (int i = 0; i < cores.size(); i++) {
+      for (int j = i + 1; j < cores.size(); j++) {
+        PinFunction one = cores.get(i);
+        PinFunction two = cores.get(j);
+        Place both = OfConductors.of(one, two);
         add(
-            Fault.between(Fault.Kind.EXCHANGED, "wire_" + one.to(), "wire_" + two.to()),
-            "Exchanged at the box: " + both);
-        if (one.function() != PinFunction.EARTH && two.function() != PinFunction.EARTH) {
+            Fault.between(Fault.Kind.EXCHANGED, Nodes.core(one), Nodes.core(two)),
+            Trouble.EXCHANGED,
+            both);
+        if (one != PinFunction.EARTH && two != PinFunction.EARTH) {
           add(
-              Fault.between(
-                  Fault.Kind.BRIDGE,
-                  "box_" + HarnessPlanner.id(one.function()),
-                  "box_" + HarnessPlanner.id(two.function())),
-              "Touch in the box: " + both);
+              Fault.between(Fault.Kind.BRIDGE, Nodes.box(one), Nodes.box(two)),
+              Trouble.TOUCH,
+              both);
         }
       }
     }
@@ -240,15 +238,17 @@ public final class FaultCatalog {
 
   private void supply() {
     for (PinFunction function : PinFunction.values()) {
-      String id = HarnessPlanner.id(function);
-      add(Fault.of(Fault.Kind.OPEN, "fuse_" + id), "Fuse open: " + function.label());
+      add(
+          Fault.of(Fault.Kind.OPEN, Nodes.fuse(function)),
+          Trouble.FUSE_OPEN,
+          OfConductors.of(function));
     }
-    add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), "Controller dead");
-    add(Fault.of(Fault.Kind.SIGNAL, ""), "Stop signal from the constant side");
-    add(Fault.of(Fault.Kind.PULLED, ""), "Breakaway pin part-way out");
-    add(Fault.of(Fault.Kind.REVERSED, "diode_breakaway"), "Isolating diode the wrong way round");
-    add(Fault.of(Fault.Kind.BYPASSED, "diode_breakaway"), "Isolating diode missing");
-    add(Fault.of(Fault.Kind.FLAT, "breakaway_battery"), "Breakaway battery flat");
-    add(Fault.of(Fault.Kind.FLAT, RigNetwork.SUPPLY), "Vehicle battery flat");
+    add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), Trouble.CONTROLLER_DEAD);
+    add(Fault.of(Fault.Kind.SIGNAL, ""), Trouble.SIGNAL_CONSTANT);
+    add(Fault.of(Fault.Kind.PULLED, ""), Trouble.PIN_PART_WAY_OUT);
+    add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
+    add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);
+    add(Fault.of(Fault.Kind.FLAT, RigNetwork.BREAKAWAY_BATTERY), Trouble.BREAKAWAY_BATTERY_FLAT);
+    add(Fault.of(Fault.Kind.FLAT, RigNetwork.SUPPLY), Trouble.VEHICLE_BATTERY_FLAT);
   }
 }

@@ -3,6 +3,7 @@ package org.jexel.core.network;
 import java.util.Map;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Element.Resistor;
 import org.jexel.core.network.Element.Source;
 import org.jexel.core.network.Element.TwoPole;
@@ -64,7 +65,7 @@ final class FaultEdit {
         elements.remove(BREAKAWAY_SWITCH);
         put(new Resistor("breakaway_pin", contact.a(), contact.b(), fault.amount()));
       }
-      case SIGNAL -> part("controller");
+      case SIGNAL -> part(RigNetwork.CONTROLLER);
       default -> throw new IllegalStateException(fault.kind().name());
     }
   }
@@ -102,8 +103,7 @@ final class FaultEdit {
 
   /** The metal that a chafed conductor touches. */
   private static String metal(String node) {
-    boolean vehicle = node.matches("(fused|switched|sock|ctrl|bat)_.*");
-    return vehicle ? Harness.BATTERY_MINUS : Harness.FRAME;
+    return Nodes.onVehicle(node) ? Harness.BATTERY_MINUS : Harness.FRAME;
   }
 
   private static Element more(Element element, double ohms) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * What one lamp does in a solved network.
@@ -87,7 +88,8 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
     String what = load.label() + ", " + load.function().label();
     String should = dark(healthy) ? "should be dark" : "should be " + word(healthy);
     String back = volts < -0.5 ? ", with the current going through it backwards" : "";
-    return "%s: %s at %.0f %% (%.1f V), %s%s."
-        .formatted(what, word(), 100 * brightness, Math.abs(volts), should, back);
+    return Phrase.of(
+        "%s: %s at %.0f %% (%.1f V), %s%s.",
+        what, word(), 100 * brightness, Math.abs(volts), should, back);
   }
 }

@@ -14,10 +14,10 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Joint;
 import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Span;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Measure;
@@ -44,6 +44,12 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   public static final String SUPPLY = "battery";
   public static final String CONTROLLER = "controller";
   public static final String BENCH = "bench";
+
+  /** The batteries on the trailer, and the diode that isolates the first. */
+  static final String BREAKAWAY_BATTERY = "breakaway_battery";
+
+  static final String HOUSE_BATTERY = "house_battery";
+  static final String DIODE_BREAKAWAY = "diode_breakaway";
 
   /** Test leads and clips of a bench supply, Ω, and their fuse, A. */
   private static final double LEAD_OHMS = 0.05;
@@ -93,7 +99,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     faults.forEach(fault -> FaultEdit.apply(builder.elements, fault));
     for (PinFunction function : PinFunction.values()) {
       if (!state.feeds(function, rig.connector())) {
-        builder.elements.remove("switch_" + HarnessPlanner.id(function));
+        builder.elements.remove(Nodes.switchOf(function));
       }
     }
     if (output == 0) {
@@ -125,7 +131,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     Builder builder = new Builder(rig, harness);
     builder.trailer();
     builder.elements.remove(Load.ACTUATOR_SUPPLY);
-    return builder.build("plug_" + HarnessPlanner.id(PinFunction.EARTH));
+    return builder.build(Nodes.plug(PinFunction.EARTH));
   }
 
   /**
@@ -135,8 +141,8 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
    */
   public static RigNetwork onTheBench(
       Rig rig, Harness harness, PinFunction function, double volts, List<Fault> faults) {
-    String pin = "plug_" + HarnessPlanner.id(function);
-    String earth = "plug_" + HarnessPlanner.id(PinFunction.EARTH);
+    String pin = Nodes.plug(function);
+    String earth = Nodes.plug(PinFunction.EARTH);
     Builder builder = new Builder(rig, harness);
     builder.trailer();
     builder.breakaway();
@@ -177,7 +183,14 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
           volts.provenance() == Provenance.MEASURED
               ? MEASURED_SUPPLY
               : volts.si() * RigField.ENGINE_OFF_VOLTS.spread();
-      both(SUPPLY, "battery volts", volts.si(), off, Measure.VOLTS, volts.provenance());
+      both(
+          SUPPLY,
+          "battery volts",
+          Tolerance.Way.SUPPLY,
+          volts.si(),
+          off,
+          Measure.VOLTS,
+          volts.provenance());
       for (PinFunction function : PinFunction.values()) {
         if (function != PinFunction.EARTH && harness.has(function)) {
           feed(function);
@@ -191,6 +204,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
         both(
             CONTROLLER,
             "lost in the controller",
+            Tolerance.Way.CONTROLLER,
             drop.si(),
             drop.si() * RigField.CONTROLLER_DROP.spread(),
             Measure.VOLTS,
@@ -202,20 +216,21 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
 
     /** Fuse, and the switch that the state works; the controller is its own switch. */
     private void feed(PinFunction function) {
-      String id = HarnessPlanner.id(function);
-      String fuse = "fuse_" + id;
+      String fuse = Nodes.fuse(function);
       put(
           new Fuse(
               fuse,
               BATTERY_PLUS,
-              "fused_" + id,
+              Nodes.fused(function),
               Contacts.FUSE_HOLDER,
               Math.max(5, harness.protection(function))));
-      contact(fuse, "fuse, " + function.label(), Contacts.FUSE_HOLDER);
+      contact(fuse, "fuse, " + function.label(), way(function, Duty.VEHICLE), Contacts.FUSE_HOLDER);
       if (function != PinFunction.BRAKE && function != PinFunction.CHARGE) {
-        String name = "switch_" + id;
-        put(new Element.Resistor(name, "fused_" + id, "switched_" + id, Contacts.SWITCH));
-        contact(name, "switch, " + function.label(), Contacts.SWITCH);
+        String name = Nodes.switchOf(function);
+        put(
+            new Element.Resistor(
+                name, Nodes.fused(function), Nodes.switched(function), Contacts.SWITCH));
+        contact(name, "switch, " + function.label(), Tolerance.Way.OTHER, Contacts.SWITCH);
       }
     }
 
@@ -229,35 +244,39 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
       BreakawayKit kit = rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class);
       boolean house = rig.sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
       if (kit != BreakawayKit.NONE) {
-        String battery = kit == BreakawayKit.OWN_BATTERY ? "breakaway_battery" : "house_battery";
-        battery(battery, BREAKAWAY_PLUS, "diode_breakaway");
+        String battery = kit == BreakawayKit.OWN_BATTERY ? BREAKAWAY_BATTERY : HOUSE_BATTERY;
+        battery(battery, BREAKAWAY_PLUS, DIODE_BREAKAWAY);
         boolean wired = harness.spans().stream().anyMatch(s -> s.duty() == Duty.BREAKAWAY);
         if (wired) {
           String name = FaultEdit.BREAKAWAY_SWITCH;
-          put(new Element.Resistor(name, "switch_in", "switch_out", Contacts.SWITCH));
-          contact(name, "breakaway switch", Contacts.SWITCH);
+          put(new Element.Resistor(name, Harness.SWITCH_IN, Harness.SWITCH_OUT, Contacts.SWITCH));
+          contact(name, "breakaway switch", Tolerance.Way.OTHER, Contacts.SWITCH);
         }
       }
       if (house && kit != BreakawayKit.HOUSE_BATTERY) {
-        battery("house_battery", "house_pos", "diode_house");
+        battery(HOUSE_BATTERY, "house_pos", "diode_house");
       }
     }
 
     /** A battery on the trailer, charged through an isolating diode where the feed exists. */
     private void battery(String name, String plus, String diode) {
-      put(new Element.Source(name, plus, "box_earth", SMALL_BATTERY_VOLTS, SMALL_BATTERY_OHMS));
+      put(
+          new Element.Source(
+              name, plus, Nodes.box(PinFunction.EARTH), SMALL_BATTERY_VOLTS, SMALL_BATTERY_OHMS));
       both(
           name,
-          name.replace('_', ' '),
+          name.equals(HOUSE_BATTERY) ? "house battery" : "breakaway battery",
+          Tolerance.Way.OTHER,
           SMALL_BATTERY_VOLTS,
           SMALL_BATTERY_SPREAD,
           Measure.VOLTS,
           Provenance.ASSUMED);
       if (harness.has(PinFunction.CHARGE)) {
-        put(new Diode(diode, "box_charge", plus, Diode.SILICON));
+        put(new Diode(diode, Nodes.box(PinFunction.CHARGE), plus, Diode.SILICON));
         both(
             diode,
             "isolating diode",
+            Tolerance.Way.OTHER,
             Diode.SILICON,
             DIODE * Diode.SILICON,
             Measure.VOLTS,
@@ -266,15 +285,15 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     }
 
     private void span(Span span) {
-      String name = "wire_" + span.to();
-      if (span.to().equals("box_brake")) {
-        name = "wire_switch_out";
-      }
+      // The breakaway's second lead ends at a stud, where the cord's core ends as well.
+      boolean fromSwitch = span.from().equals(Harness.SWITCH_OUT);
+      String name = Nodes.wire(fromSwitch ? span.from() : span.to());
       double ohms = span.ohms();
       put(new Element.Resistor(name, span.from(), span.to(), ohms));
       both(
           name,
           span.circuit() + ", " + span.duty().label(),
+          way(span.function(), span.duty()),
           ohms,
           CONDUCTOR * ohms,
           Measure.MILLIOHMS,
@@ -283,7 +302,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
 
     private void joint(Joint joint) {
       put(new Element.Resistor(joint.name(), joint.a(), joint.b(), joint.ohms()));
-      contact(joint.name(), joint.label(), joint.ohms());
+      contact(joint.name(), joint.label(), way(joint.function(), joint.duty()), joint.ohms());
     }
 
     private void load(Load load) {
@@ -303,18 +322,40 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
       }
       double share =
           load.provenance() == Provenance.MEASURED ? MEASURED_LOAD : load.kind().tolerance();
-      both(load.name(), load.label(), nominal, share * nominal, measure, load.provenance());
+      Tolerance.Way way =
+          load.kind() == Load.Kind.MAGNET ? Tolerance.Way.MAGNET : Tolerance.Way.OTHER;
+      both(load.name(), load.label(), way, nominal, share * nominal, measure, load.provenance());
     }
 
-    private void contact(String name, String label, double healthy) {
+    private static Tolerance.Way way(PinFunction function, Duty duty) {
+      boolean toTheBrakes = duty == Duty.TRUNK || duty == Duty.ACROSS;
+      return function == PinFunction.BRAKE || toTheBrakes
+          ? Tolerance.Way.BRAKES
+          : Tolerance.Way.OTHER;
+    }
+
+    private void contact(String name, String label, Tolerance.Way way, double healthy) {
       tolerances.add(
           new Tolerance(
-              name, label, healthy, healthy, 3 * healthy, Measure.MILLIOHMS, Provenance.ASSUMED));
+              name,
+              label,
+              way,
+              healthy,
+              healthy,
+              3 * healthy,
+              Measure.MILLIOHMS,
+              Provenance.ASSUMED));
     }
 
     private void both(
-        String name, String label, double nominal, double off, Measure measure, Provenance from) {
-      tolerances.add(new Tolerance(name, label, nominal, off, off, measure, from));
+        String name,
+        String label,
+        Tolerance.Way way,
+        double nominal,
+        double off,
+        Measure measure,
+        Provenance from) {
+      tolerances.add(new Tolerance(name, label, way, nominal, off, off, measure, from));
     }
 
     private RigNetwork build(String ground) {

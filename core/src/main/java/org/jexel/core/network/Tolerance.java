@@ -9,6 +9,7 @@ import org.jexel.core.quantity.Provenance;
  *
  * @param element name in the network
  * @param label for people
+ * @param way what it is on the way of
  * @param nominal SI
  * @param below how much lower, ≥ 0
  * @param above how much higher, ≥ 0
@@ -18,8 +19,21 @@ import org.jexel.core.quantity.Provenance;
 public record Tolerance(
     String element,
     String label,
+    Way way,
     double nominal,
     double below,
     double above,
     Measure measure,
-    Provenance provenance) {}
+    Provenance provenance) {
+
+  /** What a part is on the way of, for the terms of a sum. */
+  public enum Way {
+    /** The vehicle's battery. */
+    SUPPLY,
+    CONTROLLER,
+    MAGNET,
+    /** Conductors and contacts of the brakes, out and back. */
+    BRAKES,
+    OTHER
+  }
+}

@@ -14,6 +14,8 @@ public enum Measure {
   MASS(Unit.KILOGRAM, 0, Unit.POUND, 0),
   LENGTH(Unit.METRE, 2, Unit.FOOT, 2),
   SMALL_LENGTH(Unit.MILLIMETRE, 0, Unit.INCH, 2),
+  /** What a drill or a grommet is made for. */
+  DRILL(Unit.MILLIMETRE, 1, Unit.INCH, 2),
   VOLTS(Unit.VOLT, 2, Unit.VOLT, 2),
   MILLIVOLTS(Unit.MILLIVOLT, 0, Unit.MILLIVOLT, 0),
   AMPS(Unit.AMPERE, 2, Unit.AMPERE, 2),

@@ -43,7 +43,7 @@ public final class LampOffer {
                 front,
                 y,
                 technology,
-                "longer than 1.8 m"));
+                "longer than 1.8 m (6 ft)"));
         lamps.add(
             lamp(
                 "marker-rear" + tail,
@@ -52,7 +52,7 @@ public final class LampOffer {
                 rear - 0.3,
                 y,
                 technology,
-                "longer than 1.8 m"));
+                "longer than 1.8 m (6 ft)"));
       }
       if (length > MIDDLE_MARKERS_FROM) {
         lamps.add(
@@ -63,7 +63,7 @@ public final class LampOffer {
                 (front + rear) / 2,
                 y,
                 technology,
-                "longer than 9.1 m"));
+                "longer than 9.1 m (30 ft)"));
       }
       if (width >= FRONT_MARKERS_FROM) {
         lamps.add(
@@ -74,7 +74,7 @@ public final class LampOffer {
                 front,
                 y - side.sign() * 0.1,
                 technology,
-                "1.6 m wide or more"));
+                "1.6 m (5 ft 3 in) wide or more"));
       }
       if (width >= CLEARANCE_FROM) {
         lamps.add(
@@ -85,7 +85,7 @@ public final class LampOffer {
                 rear,
                 y - side.sign() * 0.25,
                 technology,
-                "2.03 m wide or more"));
+                "2.03 m (80 in) wide or more"));
       }
     }
     lamps.add(lamp("plate", LampRole.PLATE, Side.LEFT, rear, 0.3, technology, "every trailer"));

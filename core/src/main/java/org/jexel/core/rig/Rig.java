@@ -1,5 +1,6 @@
 package org.jexel.core.rig;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -122,5 +123,17 @@ public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
 
   public List<Lamp> fittedLamps() {
     return lamps.stream().filter(Lamp::counts).toList();
+  }
+
+  /** What people call a lamp: those of one kind on one side are counted from the front. */
+  public String name(Lamp lamp) {
+    List<String> alike =
+        fittedLamps().stream()
+            .filter(l -> l.role() == lamp.role() && l.side() == lamp.side())
+            .sorted(Comparator.comparingDouble(Lamp::x).thenComparing(Lamp::slot))
+            .map(Lamp::slot)
+            .toList();
+    String number = alike.size() > 1 ? " " + (alike.indexOf(lamp.slot()) + 1) : "";
+    return lamp.role().label() + number + ", " + lamp.side().label();
   }
 }

@@ -15,6 +15,10 @@ public enum Side {
     return label;
   }
 
+  public Side other() {
+    return this == LEFT ? RIGHT : LEFT;
+  }
+
   /** Sign of y. */
   public int sign() {
     return this == LEFT ? 1 : -1;

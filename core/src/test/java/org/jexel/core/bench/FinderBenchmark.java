@@ -15,7 +15,9 @@ import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.network.KnownFault;
 import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -60,7 +62,7 @@ public final class FinderBenchmark {
     for (int i = 0; i < rigs; i++) {
       Rig rig = Stand.randomRig(dice);
       Harness harness = Stand.harness(rig);
-      FaultCatalog.Named hidden = drawn(rig, harness, dice);
+      KnownFault hidden = drawn(rig, harness, dice);
       Stand stand = new Stand(rig, harness, List.of(hidden.fault()), dice);
       Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
       Search search =
@@ -101,7 +103,11 @@ public final class FinderBenchmark {
             + " -> "
             + search.last().groups().stream()
                 .limit(4)
-                .map(g -> g.leading().label() + " " + Math.round(100 * g.probability()))
+                .map(
+                    g ->
+                        g.leading().words(UnitSystem.METRIC)
+                            + " "
+                            + Math.round(100 * g.probability()))
                 .toList()
             + (search.last().fits() ? "" : " (does not fit)")
             + " after "
@@ -109,11 +115,11 @@ public final class FinderBenchmark {
   }
 
   /** A fault of this rig, drawn by its weight. */
-  private static FaultCatalog.Named drawn(Rig rig, Harness harness, Random dice) {
-    List<FaultCatalog.Named> all = FaultCatalog.of(rig, harness);
-    double sum = all.stream().mapToDouble(FaultCatalog.Named::weight).sum();
+  private static KnownFault drawn(Rig rig, Harness harness, Random dice) {
+    List<KnownFault> all = FaultCatalog.of(rig, harness);
+    double sum = all.stream().mapToDouble(KnownFault::weight).sum();
     double at = dice.nextDouble() * sum;
-    for (FaultCatalog.Named named : all) {
+    for (KnownFault named : all) {
       at -= named.weight();
       if (at <= 0) {
         return named;
@@ -148,14 +154,14 @@ public final class FinderBenchmark {
     for (int i = 0; i < rigs; i++) {
       Rig rig = Stand.randomRig(dice);
       Harness harness = Stand.harness(rig);
-      FaultCatalog.Named one = drawn(rig, harness, dice);
-      FaultCatalog.Named two = drawn(rig, harness, dice);
+      KnownFault one = drawn(rig, harness, dice);
+      KnownFault two = drawn(rig, harness, dice);
       while (two.fault().part().equals(one.fault().part()) || touch(one.fault(), two.fault())) {
         two = drawn(rig, harness, dice);
       }
       Predictions predictions = Predictions.of(rig, harness, Stand.checks(rig, harness));
       Stand stand = new Stand(rig, harness, List.of(one.fault(), two.fault()), dice);
-      List<FaultCatalog.Named> both = List.of(one, two);
+      List<KnownFault> both = List.of(one, two);
       Search search = search(predictions, stand, now -> names(now, both, 3), MOST_FOR_TWO, false);
       found += search.found() ? 1 : 0;
       if (tell && !search.found()) {
@@ -217,7 +223,7 @@ public final class FinderBenchmark {
    * Whether every hidden fault leads one of the first groups, in whatever severity, or stands there
    * just as it is among those that no check can tell from what leads.
    */
-  private static boolean names(Diagnosis now, List<FaultCatalog.Named> hidden, int top) {
+  private static boolean names(Diagnosis now, List<KnownFault> hidden, int top) {
     List<Diagnosis.Group> first = now.groups().stream().limit(top).toList();
     return hidden.stream()
         .allMatch(
@@ -225,7 +231,7 @@ public final class FinderBenchmark {
                 first.stream()
                     .anyMatch(
                         group ->
-                            group.leading().parts().contains(fault.family())
+                            group.leading().families().contains(fault.family())
                                 || group.hypotheses().stream()
                                     .anyMatch(
                                         h ->
@@ -246,7 +252,7 @@ public final class FinderBenchmark {
    * Minutes until the fault leads when the checks are taken in the order of the sheet: those that
    * prove the rig first, then whatever looks closer.
    */
-  private static double inOrder(Predictions predictions, Stand stand, FaultCatalog.Named hidden) {
+  private static double inOrder(Predictions predictions, Stand stand, KnownFault hidden) {
     List<Diagnosis.Seen> seen = new ArrayList<>();
     double minutes = 0;
     String place = "";

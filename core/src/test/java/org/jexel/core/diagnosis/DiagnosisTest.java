@@ -13,6 +13,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.Test;
@@ -35,7 +36,7 @@ class DiagnosisTest {
 
   private static Fault named(String label) {
     return FaultCatalog.of(BRAKED, HARNESS).stream()
-        .filter(named -> named.label().equals(label))
+        .filter(named -> named.words(UnitSystem.METRIC).equals(label))
         .findFirst()
         .orElseThrow(() -> new AssertionError("no fault " + label))
         .fault();
@@ -74,7 +75,7 @@ class DiagnosisTest {
   void aHiddenFaultIsFoundByFollowingTheNextCheckOnly(String label, String symptom, int most) {
     List<Integer> taken = new ArrayList<>();
     Diagnosis found = follow(List.of(named(label)), symptom, 11, taken);
-    assertThat(found.groups().get(0).labels()).contains(label);
+    assertThat(found.groups().get(0).words(UnitSystem.METRIC)).contains(label);
     assertThat(found.fits()).isTrue();
     assertThat(taken.get(0)).isLessThanOrEqualTo(most);
   }
@@ -83,7 +84,7 @@ class DiagnosisTest {
   void aSoundRigIsCalledSound() {
     for (long seed = 1; seed <= 5; seed++) {
       Diagnosis found = follow(List.of(), "", seed, new ArrayList<>());
-      assertThat(found.groups().get(0).labels()).contains(Hypothesis.NO_FAULT);
+      assertThat(found.groups().get(0).words(UnitSystem.METRIC)).contains("No fault");
     }
   }
 
@@ -105,7 +106,8 @@ class DiagnosisTest {
         now.groups().stream()
             .limit(3)
             .flatMap(g -> g.hypotheses().stream())
-            .flatMap(h -> h.parts().stream())
+            .flatMap(h -> h.families().stream())
+            .map(family -> family.words(UnitSystem.METRIC))
             .toList();
     assertThat(named).contains(one, two);
     assertThat(now.fits()).isTrue();
@@ -136,7 +138,7 @@ class DiagnosisTest {
 
   private static Row row(String label) {
     return PREDICTIONS.singles().stream()
-        .filter(row -> row.hypothesis().label().equals(label))
+        .filter(row -> row.hypothesis().words(UnitSystem.METRIC).equals(label))
         .findFirst()
         .orElseThrow(() -> new AssertionError("no fault " + label));
   }
@@ -174,7 +176,9 @@ class DiagnosisTest {
       seen.add(new Diagnosis.Seen(check.id(), stand.read(check)));
       List<String> labels =
           Diagnosis.of(PREDICTIONS, seen).groups().stream()
-              .flatMap(group -> group.hypotheses().stream().map(Hypothesis::label).distinct())
+              .flatMap(
+                  group ->
+                      group.hypotheses().stream().map(h -> h.words(UnitSystem.METRIC)).distinct())
               .toList();
       assertThat(labels).doesNotHaveDuplicates();
     }

@@ -14,6 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.jexel.core.Rigs;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
@@ -45,7 +46,9 @@ class PresetsTest {
 
   private static List<String> steps(Rig rig, Wish wish) {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
-    return StepPlan.of(new Scope(rig, wish, harness)).stream().map(Step::id).toList();
+    return StepPlan.of(new Scope(rig, wish, harness), UnitSystem.METRIC).stream()
+        .map(Step::id)
+        .toList();
   }
 
   static Stream<Arguments> presets() {
@@ -143,7 +146,8 @@ class PresetsTest {
   @Test
   void stepsCarryThisRigsFigures() {
     Harness harness = HarnessPlanner.plan(OLD_FLATBED, WireSize.GAUGES);
-    List<Step> steps = StepPlan.of(new Scope(OLD_FLATBED, Wish.CONVERT, harness));
+    List<Step> steps =
+        StepPlan.of(new Scope(OLD_FLATBED, Wish.CONVERT, harness), UnitSystem.METRIC);
     Map<String, Step> byId = new HashMap<>();
     steps.forEach(step -> byId.put(step.id(), step));
     assertThat(byId.get("mount.box").detail()).contains("1.08 m behind the ball");
@@ -230,6 +234,7 @@ class PresetsTest {
             "magnet",
             "Magnet",
             PinFunction.BRAKE,
+            Spot.BOX,
             "load",
             "end",
             3.2,

@@ -14,6 +14,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.jexel.core.Rigs;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
@@ -121,7 +122,7 @@ class SidesTest {
         Rigs.rig(
             Rigs.sheet(RigField.BRAKE_TYPE, "ELECTRIC", RigField.CONTROLLER_KIND, kind.name()));
     for (Wish wish : Wish.values()) {
-      for (Step step : StepPlan.of(new Scope(rig, wish, plan(rig)))) {
+      for (Step step : StepPlan.of(new Scope(rig, wish, plan(rig)), UnitSystem.METRIC)) {
         String words = step.title() + " " + step.detail() + " " + step.caution();
         assertThat(words)
             .as(step.id())

@@ -16,6 +16,7 @@ import net.jqwik.api.constraints.Size;
 import org.jexel.core.Rigs;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -75,7 +76,13 @@ class WorkTest {
   void aReelShorterThanAPieceIsSaid() {
     CutList.Reel stub = new CutList.Reel(1, "16 AWG", WireColour.YELLOW, 0.5);
     assertThat(CutList.of(scope(braked(), Wish.NEW_BUILD), List.of(stub)).lines())
-        .anySatisfy(line -> assertThat(line.remark()).contains("0.5 m, shorter than the piece"));
+        .anySatisfy(
+            line ->
+                assertThat(line.remark())
+                    .hasValueSatisfying(
+                        remark ->
+                            assertThat(remark.words(UnitSystem.METRIC))
+                                .contains("0.50 m, shorter than the piece")));
   }
 
   @Test
@@ -96,7 +103,7 @@ class WorkTest {
   @Test
   void aWantedLampMakesItsHoleItsRunAndItsMounting() {
     Rig whole = Rigs.unbraked();
-    assertThat(StepPlan.of(scope(whole, Wish.ADD_LAMPS)))
+    assertThat(StepPlan.of(scope(whole, Wish.ADD_LAMPS), UnitSystem.METRIC))
         .extracting(Step::id)
         .doesNotContain("mount.plate");
     Rig wanted =
@@ -106,7 +113,7 @@ class WorkTest {
                 .map(l -> l.slot().equals("plate") ? l.with(Lamp.State.WANTED, l.technology()) : l)
                 .toList(),
             List.of());
-    assertThat(StepPlan.of(scope(wanted, Wish.ADD_LAMPS)))
+    assertThat(StepPlan.of(scope(wanted, Wish.ADD_LAMPS), UnitSystem.METRIC))
         .extracting(Step::id)
         .containsSubsequence("holes.plate", "pull.lamps", "mount.plate", "test.continuity");
   }
@@ -115,7 +122,7 @@ class WorkTest {
   @EnumSource(Wish.class)
   void everyStepComesAfterWhatItNeedsAndSaysHow(Wish wish) {
     Set<String> done = new HashSet<>();
-    for (Step step : StepPlan.of(scope(braked(), wish))) {
+    for (Step step : StepPlan.of(scope(braked(), wish), UnitSystem.METRIC)) {
       assertThat(done).as(step.id()).containsAll(step.needs());
       assertThat(done.add(step.id())).as(step.id()).isTrue();
       assertThat(step.minutes()).isPositive();
@@ -131,9 +138,9 @@ class WorkTest {
             RigField.TRAILER_CONNECTOR, "blade-7",
             RigField.JUNCTION_BOX, "YES",
             RigField.BREAKAWAY_KIT, "OWN_BATTERY");
-    assertThat(StepPlan.of(scope(rig, Wish.ANNUAL))).isEmpty();
+    assertThat(StepPlan.of(scope(rig, Wish.ANNUAL), UnitSystem.METRIC)).isEmpty();
     assertThat(CutList.of(scope(rig, Wish.ANNUAL), List.of()).lines()).isEmpty();
-    assertThat(StepPlan.of(scope(rig, Wish.REPLACE_CORD)))
+    assertThat(StepPlan.of(scope(rig, Wish.REPLACE_CORD), UnitSystem.METRIC))
         .extracting(Step::id)
         .contains("prepare.old-cord", "connector.plug")
         .doesNotContain("pull.lamps", "connector.socket");
@@ -208,7 +215,7 @@ class WorkTest {
   @Test
   void materialsFollowTheWork() {
     List<String> items =
-        Materials.of(scope(braked(), Wish.CONVERT)).items().stream()
+        Materials.of(scope(braked(), Wish.CONVERT), UnitSystem.METRIC).items().stream()
             .map(Materials.Item::what)
             .toList();
     assertThat(items)

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.Test;
@@ -26,13 +27,13 @@ class FaultCatalogTest {
     FaultSolver solver = new FaultSolver(lever);
     Network whole = RigNetwork.whole(RIG, HARNESS);
     int seen = 0;
-    for (FaultCatalog.Named named : FaultCatalog.of(RIG, HARNESS)) {
+    for (KnownFault named : FaultCatalog.of(RIG, HARNESS)) {
       if (named.fault().kind() == Fault.Kind.OHMS && named.fault().part().equals("pin_brake")) {
         Readout faulty = solver.solve(FaultSolver.changes(whole, List.of(named.fault())));
         double lost = faulty.volts("sock_brake", "plug_brake");
         double supply = faulty.volts("sock_brake", "sock_earth");
-        double share = Double.parseDouble(named.label().replaceAll(".*loses ([0-9]+) %.*", "$1"));
-        assertThat(lost / supply).as(named.label()).isCloseTo(share / 100, within(0.05));
+        double share = named.loses().orElseThrow();
+        assertThat(lost / supply).as(named.key()).isCloseTo(share, within(0.05));
         seen++;
       }
     }
@@ -42,15 +43,36 @@ class FaultCatalogTest {
   /** One place counts once, however many severities it stands there in. */
   @Test
   void theSeveritiesOfOnePlaceShareItsWeight() {
-    Map<String, Double> weights =
+    Map<FaultFamily, Double> weights =
         FaultCatalog.of(RIG, HARNESS).stream()
             .collect(
                 Collectors.groupingBy(
-                    FaultCatalog.Named::family,
-                    Collectors.summingDouble(FaultCatalog.Named::weight)));
-    assertThat(weights.get("Corroded: tail pin"))
-        .isCloseTo(weights.get("No contact: tail pin"), within(1e-9));
+                    KnownFault::family, Collectors.summingDouble(KnownFault::weight)));
+    assertThat(weights.get(family("Corroded: tail pin", weights)))
+        .isCloseTo(weights.get(family("No contact: tail pin", weights)), within(1e-9));
     assertThat(weights).allSatisfy((family, weight) -> assertThat(weight).isBetween(1.0, 20.0));
-    assertThat(weights.keySet()).noneMatch(family -> family.contains("loses"));
+    assertThat(weights.keySet())
+        .noneMatch(family -> family.words(UnitSystem.METRIC).contains("loses"));
+  }
+
+  private static FaultFamily family(String words, Map<FaultFamily, Double> among) {
+    return among.keySet().stream()
+        .filter(family -> family.words(UnitSystem.METRIC).equals(words))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** A form posts the key and finds the same fault again. */
+  @Test
+  void noTwoFaultsHaveOneKey() {
+    assertThat(FaultCatalog.of(RIG, HARNESS)).extracting(KnownFault::key).doesNotHaveDuplicates();
+  }
+
+  @Test
+  void aJointIsToldInThePersonsUnits() {
+    assertThat(FaultCatalog.of(RIG, HARNESS))
+        .extracting(fault -> fault.words(UnitSystem.US))
+        .anyMatch(words -> words.contains(" ft behind the ball"))
+        .noneMatch(words -> words.contains(" m behind"));
   }
 }

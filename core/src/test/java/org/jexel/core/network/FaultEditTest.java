@@ -9,6 +9,7 @@ import org.jexel.core.Rigs;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.Test;
@@ -147,7 +148,7 @@ class FaultEditTest {
             () -> RigNetwork.of(bare, harness, RigState.of(), Fault.parse("signal")).network())
         .hasMessageContaining("controller");
     assertThat(FaultCatalog.of(bare, harness))
-        .extracting(FaultCatalog.Named::label)
+        .extracting(fault -> fault.words(UnitSystem.METRIC))
         .noneMatch(
             l -> l.contains("Controller") || l.contains("Breakaway") || l.contains("Magnet"));
   }
@@ -155,11 +156,11 @@ class FaultEditTest {
   @Test
   void ledsThatAreReversedAreInTheCatalogAndFilamentsAreNot() {
     assertThat(FaultCatalog.of(RIG, HARNESS))
-        .extracting(FaultCatalog.Named::label)
+        .extracting(fault -> fault.words(UnitSystem.METRIC))
         .contains("Wrong way round: Plate lamp, left, tail", "Isolating diode missing");
     Rig filaments = Rigs.twoAxles();
     assertThat(FaultCatalog.of(filaments, HarnessPlanner.plan(filaments, WireSize.GAUGES)))
-        .extracting(FaultCatalog.Named::label)
+        .extracting(fault -> fault.words(UnitSystem.METRIC))
         .noneMatch(l -> l.startsWith("Wrong way round"));
   }
 }

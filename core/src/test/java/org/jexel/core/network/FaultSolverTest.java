@@ -12,6 +12,7 @@ import org.jexel.core.Rigs;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -63,7 +64,7 @@ class FaultSolverTest {
     Network whole = RigNetwork.whole(rig, harness);
     for (RigState state : STATES) {
       FaultSolver solver = new FaultSolver(RigNetwork.of(rig, harness, state).network());
-      for (FaultCatalog.Named fault : FaultCatalog.of(rig, harness)) {
+      for (KnownFault fault : FaultCatalog.of(rig, harness)) {
         if (fault.fault().kind() != Fault.Kind.SIGNAL) {
           agree(rig, harness, state, solver, whole, List.of(fault.fault()));
         }
@@ -76,7 +77,7 @@ class FaultSolverTest {
   void pairsOfFaultsAgreeAsWell(String name, Rig rig) {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     Network whole = RigNetwork.whole(rig, harness);
-    List<FaultCatalog.Named> faults =
+    List<KnownFault> faults =
         FaultCatalog.of(rig, harness).stream()
             .filter(f -> f.fault().kind() != Fault.Kind.SIGNAL)
             .toList();
@@ -103,12 +104,12 @@ class FaultSolverTest {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     Network whole = RigNetwork.whole(rig, harness);
     FaultSolver solver = new FaultSolver(RigNetwork.dead(rig, harness).network());
-    for (FaultCatalog.Named fault : FaultCatalog.of(rig, harness)) {
+    for (KnownFault fault : FaultCatalog.of(rig, harness)) {
       List<FaultSolver.Change> changes = FaultSolver.changes(whole, List.of(fault.fault()));
       Readout quick = solver.solve(changes);
       Solution full = solver.factored(changes);
       for (Load load : harness.loads()) {
-        String pin = "plug_" + HarnessPlanner.id(load.function());
+        String pin = "plug_" + Nodes.id(load.function());
         for (List<String> leads :
             List.of(List.of(pin, load.feed()), List.of("plug_earth", load.back()))) {
           if (solver.network().hasNode(leads.get(0)) && solver.network().hasNode(leads.get(1))) {

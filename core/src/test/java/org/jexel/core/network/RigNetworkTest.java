@@ -18,6 +18,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -149,14 +150,14 @@ class RigNetworkTest {
 
   @Test
   void everyFaultOfTheCatalogCanBeSolvedAndHasAPlaceOfItsOwn() {
-    List<FaultCatalog.Named> faults = FaultCatalog.of(RIG, HARNESS);
+    List<KnownFault> faults = FaultCatalog.of(RIG, HARNESS);
     assertThat(faults).hasSizeGreaterThan(80);
-    assertThat(faults).extracting(FaultCatalog.Named::label).doesNotHaveDuplicates();
+    assertThat(faults).extracting(fault -> fault.words(UnitSystem.METRIC)).doesNotHaveDuplicates();
     RigState all = RigState.of(StateWord.TAIL, StateWord.LEFT, StateWord.LEVER, StateWord.RUNNING);
-    for (FaultCatalog.Named named : faults) {
+    for (KnownFault named : faults) {
       Solution solution =
           RigNetwork.of(RIG, HARNESS, all, List.of(named.fault())).network().solve();
-      assertThat(solution.amps(RigNetwork.SUPPLY)).as(named.label()).isFinite();
+      assertThat(solution.amps(RigNetwork.SUPPLY)).as(named.key()).isFinite();
     }
   }
 

@@ -1,0 +1,172 @@
+package org.jexel.core.network;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Joint;
+import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.quantity.UnitSystem;
+
+/**
+ * One thing that can be the matter at one place, however bad: what all severities of a fault have
+ * in common. Two of them are one when their trouble and their place are.
+ *
+ * @param trouble what is the matter
+ * @param place where
+ */
+public record FaultFamily(Trouble trouble, Place place) {
+
+  /** What can be the matter. */
+  public enum Trouble {
+    RETURN_LOST("Return lost"),
+    EARTH_BROKEN_IN_CORD("Earth broken in the cord"),
+    EARTH_BROKEN_IN_VEHICLE("Earth broken in the vehicle"),
+    NO_CONTACT("No contact"),
+    CORRODED("Corroded"),
+    CORRODED_JOINT("Corroded joint"),
+    BURNT_OUT("Burnt out"),
+    WRONG_WAY_ROUND("Wrong way round"),
+    OPEN("Open"),
+    SHORTED_TURNS("Shorted turns"),
+    WEAK("Weak"),
+    OPEN_INPUT("Open input"),
+    BROKEN_IN_CORD("Broken in the cord"),
+    CHAFED("Chafed to the frame"),
+    EXCHANGED("Exchanged at the box"),
+    TOUCH("Touch in the box"),
+    FUSE_OPEN("Fuse open"),
+    CONTROLLER_DEAD("Controller dead"),
+    SIGNAL_CONSTANT("Stop signal from the constant side"),
+    PIN_PART_WAY_OUT("Breakaway pin part-way out"),
+    DIODE_REVERSED("Isolating diode the wrong way round"),
+    DIODE_MISSING("Isolating diode missing"),
+    BREAKAWAY_BATTERY_FLAT("Breakaway battery flat"),
+    VEHICLE_BATTERY_FLAT("Vehicle battery flat");
+
+    private final String label;
+
+    Trouble(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /** Where a fault sits; its words are made when they are asked for. */
+  public sealed interface Place {
+    String words(UnitSystem units);
+
+    /** The same on every page of one rig. */
+    String key();
+  }
+
+  /** Of which there is one on a rig. */
+  public record Nowhere() implements Place {
+    @Override
+    public String key() {
+      return "";
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return "";
+    }
+  }
+
+  /** A load as a whole, or its return. */
+  public record OfLoad(String load, String label) implements Place {
+    static OfLoad of(Load load) {
+      return new OfLoad(load.back(), load.label());
+    }
+
+    @Override
+    public String key() {
+      return load;
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return label;
+    }
+  }
+
+  /** What one circuit makes of a lamp. */
+  public record OfLamp(String load, String label, PinFunction function) implements Place {
+    static OfLamp of(Load load) {
+      return new OfLamp(load.name(), load.label(), load.function());
+    }
+
+    @Override
+    public String key() {
+      return load;
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return label + ", " + function.label();
+    }
+  }
+
+  /** A pin of the connector. */
+  public record AtPin(PinFunction function) implements Place {
+    @Override
+    public String key() {
+      return Nodes.id(function);
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return function.label() + " pin";
+    }
+  }
+
+  /** A splice or a stud. */
+  public record AtJoint(Joint joint) implements Place {
+    @Override
+    public String key() {
+      return joint.name();
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return joint.label()
+          + joint.towards().map(point -> ", towards " + point.words(units)).orElse("");
+    }
+  }
+
+  /** One conductor or more. */
+  public record OfConductors(List<PinFunction> functions) implements Place {
+    static OfConductors of(PinFunction... functions) {
+      return new OfConductors(List.of(functions));
+    }
+
+    @Override
+    public String key() {
+      return functions.stream().map(Nodes::id).collect(Collectors.joining("-"));
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return functions.stream().map(PinFunction::label).collect(Collectors.joining(" and "));
+    }
+  }
+
+  static FaultFamily of(Trouble trouble) {
+    return new FaultFamily(trouble, new Nowhere());
+  }
+
+  /** For people. */
+  public String words(UnitSystem units) {
+    String where = place.words(units);
+    return where.isEmpty() ? trouble.label() : trouble.label() + ": " + where;
+  }
+
+  /** The same on every page of one rig, for a form to post. */
+  public String key() {
+    String where = place.key();
+    return trouble.name() + (where.isEmpty() ? "" : "." + where);
+  }
+}

@@ -1,0 +1,30 @@
+package org.jexel.core.network;
+
+import java.util.OptionalDouble;
+import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
+
+/**
+ * A fault that can occur on a rig, in one severity.
+ *
+ * @param fault the edit of the network
+ * @param family what it is at which place, however bad
+ * @param loses share of the volts that is lost there, for one that can be slight or bad
+ * @param weight how often practice meets it, against the others
+ */
+public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
+
+  /** With its severity, for people. */
+  public String words(UnitSystem units) {
+    String where = family.place().words(units);
+    return loses.isEmpty()
+        ? family.words(units)
+        : Phrase.of(
+            "%s, loses %.0f %%: %s", family.trouble().label(), 100 * loses.getAsDouble(), where);
+  }
+
+  /** The same on every page of one rig, for a form to post. */
+  public String key() {
+    return family.key() + (loses.isPresent() ? "@" + Math.round(100 * loses.getAsDouble()) : "");
+  }
+}
