@@ -76,7 +76,7 @@ class PagesTest {
 
   @Test
   void stationsThatLaterWorkFillSayWhatTheRigAlreadyTells() throws Exception {
-    assertThat(viewer.page("/jobs/J1002/cab")).contains("Breaker by load", "10 A");
+    assertThat(viewer.page("/jobs/J1002/cab")).contains("Breaker by load", "15 A");
     assertThat(viewer.page("/jobs/J1002/breakaway")).contains("17.1 min");
     for (Job job : demo()) {
       for (Station station : Station.values()) {

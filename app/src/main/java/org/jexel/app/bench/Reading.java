@@ -12,6 +12,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
@@ -160,12 +161,12 @@ public class Reading {
     if (rowCount == null || rowCount < 2) {
       return source().label();
     }
-    return "%s, median of %d rows, %s to %s"
-        .formatted(
-            source().label(),
-            rowCount,
-            measure().number(leastSi, units),
-            measure().text(greatestSi, units));
+    return Phrase.of(
+        "%s, median of %d rows, %s to %s",
+        source().label(),
+        rowCount,
+        measure().number(leastSi, units),
+        measure().text(greatestSi, units));
   }
 
   public Long correctsId() {

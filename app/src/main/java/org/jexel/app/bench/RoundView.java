@@ -5,6 +5,7 @@ import java.util.List;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextAct;
 import org.jexel.core.check.Round;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 
@@ -41,7 +42,7 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
       return "";
     }
     return round.words()
-        ? "%d of %d".formatted(read.size(), checks.size())
+        ? Phrase.of("%d of %d", read.size(), checks.size())
         : first().check().measure().text(read.get(0).newest().value(), units);
   }
 

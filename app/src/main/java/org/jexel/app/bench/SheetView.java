@@ -6,6 +6,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
 
 /**
@@ -37,8 +38,8 @@ public record SheetView(List<Section> sections, RoundView current) {
     /** How far it is read, or what it would take to look closer. */
     public String told() {
       return group.proves() || read() > 0
-          ? "%d of %d".formatted(read(), rounds.size())
-          : "closer look: %d, about %d min".formatted(rounds.size(), minutes(rounds));
+          ? Phrase.of("%d of %d", read(), rounds.size())
+          : Phrase.of("closer look: %d, about %d min", rounds.size(), minutes(rounds));
     }
 
     /** Where work goes on under this heading. */

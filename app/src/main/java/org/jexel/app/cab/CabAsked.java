@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * What a card of the cab shows in its fields, and what it asks about.
@@ -64,8 +65,9 @@ record CabAsked(
         .filter(field -> field.getValue().length() > CabNotes.LONGEST_FIELD)
         .map(
             field ->
-                "“%s” has %d letters; a card takes %d. Nothing of this card is kept until it is shorter."
-                    .formatted(field.getKey(), field.getValue().length(), CabNotes.LONGEST_FIELD))
+                Phrase.of(
+                    "“%s” has %d letters; a card takes %d. Nothing of this card is kept until it is shorter.",
+                    field.getKey(), field.getValue().length(), CabNotes.LONGEST_FIELD))
         .toList();
   }
 }

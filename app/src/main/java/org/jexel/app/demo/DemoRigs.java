@@ -138,7 +138,7 @@ final class DemoRigs {
             "BREAKAWAY_KIT",
             "OWN_BATTERY",
             "BREAKAWAY_AGE",
-            "2.5",
+            "2",
             "BREAKAWAY_CAPACITY",
             "5"),
         List.of(

@@ -16,6 +16,7 @@ import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Spot;
 import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
@@ -74,11 +75,11 @@ final class BenchLayer {
             .formatted(file.job().ref(), card.replace("+", "%2B"), NextAct.anchor(card)),
         anchor,
         label,
-        "%d of %d, %s"
-            .formatted(
-                verdicts.stream().filter(v -> v != Verdict.NOT_YET).count(),
-                rounds.size(),
-                whole.label()),
+        Phrase.of(
+            "%d of %d, %s",
+            verdicts.stream().filter(v -> v != Verdict.NOT_YET).count(),
+            rounds.size(),
+            whole.label()),
         whole);
   }
 

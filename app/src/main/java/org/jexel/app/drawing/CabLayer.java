@@ -126,7 +126,7 @@ final class CabLayer {
             m -> {
               long pitch = Math.round(Math.toDegrees(m.pitch()));
               String turned = Phrase.of("turned %.0f°", Math.abs(Math.toDegrees(m.yaw())));
-              return pitch == 0 ? turned : turned + ", pitched %d°".formatted(pitch);
+              return pitch == 0 ? turned : turned + Phrase.of(", pitched %d°", pitch);
             })
         .orElse("mounting");
   }

@@ -12,6 +12,7 @@ import org.jexel.core.check.Round;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
@@ -253,7 +254,7 @@ final class TowlineLayers {
     label(
         at.x(sheet.si(RigField.AXLE_CENTRE)),
         222,
-        "%d of %d checks read · %d stops".formatted(read, proof.size(), file.stops().size()),
+        Phrase.of("%d of %d checks read · %d stops", read, proof.size(), file.stops().size()),
         "middle",
         INK);
   }

@@ -6,10 +6,12 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SchemaRegistryConfig;
 import com.networknt.schema.SpecificationVersion;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
@@ -18,6 +20,7 @@ import org.jexel.core.cab.ControllerLead;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Mounting;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.ControllerKind;
 
 /**
@@ -31,7 +34,11 @@ public final class ControllerFile {
   private static final int MOST_COMPLAINTS = 5;
   private static final JsonMapper JSON = JsonMapper.builder().build();
   private static final Schema RULES =
-      SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+      SchemaRegistry.withDefaultDialect(
+              SpecificationVersion.DRAFT_2020_12,
+              registry ->
+                  registry.schemaRegistryConfig(
+                      SchemaRegistryConfig.builder().locale(Locale.ENGLISH).build()))
           .getSchema(ControllerFile.class.getResourceAsStream(SCHEMA));
 
   /** A file that is no list of controllers; the message names the place. */
@@ -162,10 +169,10 @@ public final class ControllerFile {
       return models(JSON.treeToValue(tree, Document.class));
     } catch (JsonProcessingException e) {
       throw new Unreadable(
-          "This is no JSON: %s, line %d."
-              .formatted(
-                  e.getOriginalMessage().lines().findFirst().orElse("unreadable"),
-                  e.getLocation() == null ? 1 : e.getLocation().getLineNr()));
+          Phrase.of(
+              "This is no JSON: %s, line %d.",
+              e.getOriginalMessage().lines().findFirst().orElse("unreadable"),
+              e.getLocation() == null ? 1 : e.getLocation().getLineNr()));
     }
   }
 

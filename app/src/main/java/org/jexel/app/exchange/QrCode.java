@@ -7,6 +7,7 @@ import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.util.Map;
+import org.jexel.core.quantity.Phrase;
 
 /** A text as a QR code (ISO/IEC 18004), drawn as SVG. */
 public final class QrCode {
@@ -24,8 +25,9 @@ public final class QrCode {
         }
       }
     }
-    return "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" shape-rendering=\"crispEdges\"><path fill=\"#FFFFFF\" d=\"M0 0h%dv%dH0z\"/><path d=\"%s\"/></svg>"
-        .formatted(bits.getWidth(), bits.getHeight(), bits.getWidth(), bits.getHeight(), path);
+    return Phrase.of(
+        "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" shape-rendering=\"crispEdges\"><path fill=\"#FFFFFF\" d=\"M0 0h%dv%dH0z\"/><path d=\"%s\"/></svg>",
+        bits.getWidth(), bits.getHeight(), bits.getWidth(), bits.getHeight(), path);
   }
 
   static BitMatrix bits(String text) {

@@ -17,6 +17,7 @@ import org.jexel.app.rig.RigFigure;
 import org.jexel.app.road.GainSetting;
 import org.jexel.app.road.TestStop;
 import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigSheet;
 
@@ -140,15 +141,15 @@ record Rows(
   }
 
   private static String name(Reading reading) {
-    return "reading “%s” of %s, row %d".formatted(reading.typed(), reading.title(), reading.id());
+    return Phrase.of("reading “%s” of %s, row %d", reading.typed(), reading.title(), reading.id());
   }
 
   private static String name(TestStop stop) {
-    return "test stop at gain %s, row %d".formatted(stop.gain(), stop.id());
+    return Phrase.of("test stop at gain %s, row %d", stop.gain(), stop.id());
   }
 
   private static String name(GainSetting setting) {
-    return "settled gain %s, row %d".formatted(setting.gain(), setting.id());
+    return Phrase.of("settled gain %s, row %d", setting.gain(), setting.id());
   }
 
   private static String name(CabNote note) {

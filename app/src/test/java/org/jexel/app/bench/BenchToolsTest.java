@@ -162,7 +162,7 @@ class BenchToolsTest {
   void theTesterIsShownAsWiredAndWithWhatIsHidden() throws Exception {
     String path = "/jobs/" + ref + "/bench?card=tester&state=tail&plugged=true";
     assertThat(electrician.page(path)).contains("As wired", "It shows").doesNotContain("differs");
-    electrician.post("/jobs/" + ref + "/bench/meter/hide", Map.of("fault", "Fuse open: tail"));
+    electrician.post("/jobs/" + ref + "/bench/meter/hide", Map.of("fault", "FUSE_OPEN.tail"));
     assertThat(electrician.page(path)).contains("differs");
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=meter"))
         .contains("A fault is hidden on this rig’s simulated meter.");

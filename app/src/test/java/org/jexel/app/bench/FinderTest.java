@@ -159,7 +159,7 @@ class FinderTest {
   void aLiveCircuitIsAnAnswerThatTheFinderGoesOnFrom() throws Exception {
     String ref = electrician.newJob("Live", "ELECTRIC", "2");
     String bench = "/jobs/" + ref + "/bench";
-    electrician.post(bench + "/meter/hide", Map.of("fault", "Breakaway pin part-way out"));
+    electrician.post(bench + "/meter/hide", Map.of("fault", "PIN_PART_WAY_OUT"));
     String check = "brake.resistance";
     electrician.post(bench + "/meter", Map.of("checks", check, "back", "finder"));
     assertThat(electrician.page(bench + "?card=" + check))
@@ -196,7 +196,7 @@ class FinderTest {
     electrician.post("/jobs/" + ref + "/bench/mended", Map.of("fault", "anvil"));
     assertThat(finder(ref)).doesNotContain("Mended: ");
     electrician.post(
-        "/jobs/" + ref + "/bench/mended", Map.of("fault", "Burnt out: Rear lamp, left, left"));
+        "/jobs/" + ref + "/bench/mended", Map.of("fault", "BURNT_OUT.lamp_left_rear_left"));
     assertThat(finder(ref)).contains("Mended: Burnt out", "Again, after the repair");
     assertThat(standings(ref)).containsExactly("before a repair");
     electrician.post(

@@ -11,6 +11,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.jexel.app.AppTest;
 import org.jexel.app.Http;
+import org.jexel.app.Mending;
 import org.jexel.app.Walker;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -90,7 +91,8 @@ class PapersTest {
         "update rig_part set label = ? where id = (select trailer_id from job where ref = ?)",
         brief,
         ref);
-    sql.update(
+    Mending.update(
+        sql,
         "update reading set title = ? where job_id = (select id from job where ref = ?)",
         brief,
         ref);

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.jexel.app.AppTest;
+import org.jexel.app.Mending;
 import org.jexel.app.Walker;
 import org.jexel.app.road.TestStop;
 import org.jexel.core.braking.Surface;
@@ -141,10 +142,11 @@ class AnyRowTest {
   /** Other tests look at every job: none of them is to meet a rig that cannot be. */
   private void forget(String ref) {
     for (String from : List.of("load_item", "test_stop", "cab_note")) {
-      sql.update("delete from " + from + " where job_id = ?", id(ref));
+      Mending.update(sql, "delete from " + from + " where job_id = ?", id(ref));
     }
     for (String part : List.of("tow_id", "trailer_id", "controller_id")) {
-      sql.update(
+      Mending.update(
+          sql,
           "delete from rig_figure where part_id = (select " + part + " from job where ref = ?)",
           ref);
     }
@@ -242,7 +244,7 @@ class AnyRowTest {
             "insert into built_colour (job_id, segment, pin_function, colour, person_id, seen_at) values (:j, 'SHIP', 'MAST', 'MAUVE', 2, now(3))",
             "insert into simulated_rig (job_id, faults, seed, person_id, set_at) values (:j, 'haunted:cord', 1, 2, now(3))",
             "update job set states = 'HOLDS PERHAPS', next_station = 9, wish = 'BLESSING' where id = :j")) {
-      sql.update(row.replace(":t", "" + trailer).replace(":j", "" + job));
+      Mending.update(sql, row.replace(":t", "" + trailer).replace(":j", "" + job));
     }
     everythingOpens(ref, "old rows");
     String page = electrician.page("/jobs/" + ref + "/rig");

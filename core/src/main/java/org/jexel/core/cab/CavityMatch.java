@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * Two ends of a plug, cavity by cavity: a bought harness against the vehicle.
@@ -63,14 +64,15 @@ public record CavityMatch(List<Line> lines, List<Integer> release, Map<Integer, 
       String[] parts = words.split("[\\s,;:=]+", 2);
       if (!parts[0].matches("\\d{1,2}")) {
         throw new IllegalArgumentException(
-            "Line %d: “%s” does not start with a cavity number, such as “1 stop”."
-                .formatted(line, words.length() > 30 ? words.substring(0, 30) : words));
+            Phrase.of(
+                "Line %d: “%s” does not start with a cavity number, such as “1 stop”.",
+                line, words.length() > 30 ? words.substring(0, 30) : words));
       }
       int cavity = Integer.parseInt(parts[0]);
       String function = parts.length < 2 ? "" : parts[1].strip().toLowerCase(Locale.ROOT);
       if (cavities.put(cavity, plain(function)) != null) {
         throw new IllegalArgumentException(
-            "Line %d: cavity %d stands twice.".formatted(line, cavity));
+            Phrase.of("Line %d: cavity %d stands twice.", line, cavity));
       }
     }
     return cavities;

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.quantity.Phrase;
 
 /** Reads and writes the lists of a {@link ControllerModel} as lines of text. */
 public final class ControllerLines {
@@ -30,12 +31,13 @@ public final class ControllerLines {
           WireColour colour = last < 0 ? null : colour(words.substring(last + 1));
           if (lead == null || colour == null) {
             throw new IllegalArgumentException(
-                "Line %d: “%s” is not understood. Write supply, earth, stop or brake and a colour, such as “supply black”."
-                    .formatted(number, words));
+                Phrase.of(
+                    "Line %d: “%s” is not understood. Write supply, earth, stop or brake and a colour, such as “supply black”.",
+                    number, words));
           }
           if (leads.put(lead, colour) != null) {
             throw new IllegalArgumentException(
-                "Line %d: %s stands twice.".formatted(number, lead.label()));
+                Phrase.of("Line %d: %s stands twice.", number, lead.label()));
           }
         });
     return leads;
@@ -82,8 +84,9 @@ public final class ControllerLines {
             // Told below, with what would be understood.
           }
           throw new IllegalArgumentException(
-              "Line %d: “%s” is not understood. Write a gain and its volts, such as “2.5 3.1”."
-                  .formatted(number, words));
+              Phrase.of(
+                  "Line %d: “%s” is not understood. Write a gain and its volts, such as “2.5 3.1”.",
+                  number, words));
         });
     return points;
   }
@@ -98,7 +101,7 @@ public final class ControllerLines {
       String words = lines[i].strip();
       if (i >= MOST || words.length() > LONGEST) {
         throw new IllegalArgumentException(
-            "Line %d: at most %d lines of %d letters.".formatted(i + 1, MOST, LONGEST));
+            Phrase.of("Line %d: at most %d lines of %d letters.", i + 1, MOST, LONGEST));
       }
       if (!words.isEmpty()) {
         each.accept(i + 1, words);

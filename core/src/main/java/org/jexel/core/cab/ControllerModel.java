@@ -156,7 +156,7 @@ public record ControllerModel(
                 .formatted(plain(here.volts()), plain(curve.get(i - 1).volts()));
       }
       if (problem != null) {
-        found.add(new Problem("curve", "Point %d: %s".formatted(i + 1, problem)));
+        found.add(new Problem("curve", Phrase.of("Point %d: %s", i + 1, problem)));
         return;
       }
     }

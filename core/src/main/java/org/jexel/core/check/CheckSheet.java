@@ -14,6 +14,7 @@ import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -110,7 +111,7 @@ public final class CheckSheet {
         function,
         switchOn(function),
         "At the vehicle's socket, plug out",
-        "pin %d, %s".formatted(pin.number(), function.label()),
+        Phrase.of("pin %d, %s", pin.number(), function.label()),
         earthPin(),
         node,
         Nodes.socket(PinFunction.EARTH),
@@ -205,7 +206,7 @@ public final class CheckSheet {
         PinFunction.CHARGE,
         "Plug in, gain at the top, helper holds the lever full.",
         "At the connector, probes from behind",
-        "pin %d, charge".formatted(rig.connector().pin(PinFunction.CHARGE).orElseThrow().number()),
+        Phrase.of("pin %d, charge", rig.connector().pin(PinFunction.CHARGE).orElseThrow().number()),
         earthPin(),
         Nodes.socket(PinFunction.CHARGE),
         Nodes.socket(PinFunction.EARTH),
@@ -214,11 +215,13 @@ public final class CheckSheet {
   }
 
   private String earthPin() {
-    return "pin %d, earth".formatted(rig.connector().pin(PinFunction.EARTH).orElseThrow().number());
+    return Phrase.of(
+        "pin %d, earth", rig.connector().pin(PinFunction.EARTH).orElseThrow().number());
   }
 
   private String brakePin() {
-    return "pin %d, brake".formatted(rig.connector().pin(PinFunction.BRAKE).orElseThrow().number());
+    return Phrase.of(
+        "pin %d, brake", rig.connector().pin(PinFunction.BRAKE).orElseThrow().number());
   }
 
   private void volts(

@@ -11,6 +11,7 @@ import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * What the trailer tells by itself, plug out: what each pin draws from a bench supply, which
@@ -118,8 +119,8 @@ final class TrailerAlone {
               function,
               DEAD,
               "At the trailer's plug, a long lead to the " + (magnet ? "wheel" : "terminal"),
-              "pin %d, %s"
-                  .formatted(connector.pin(function).orElseThrow().number(), function.label()),
+              Phrase.of(
+                  "pin %d, %s", connector.pin(function).orElseThrow().number(), function.label()),
               function == PinFunction.EARTH ? "its return terminal" : "its live terminal",
               why,
               UNDER,

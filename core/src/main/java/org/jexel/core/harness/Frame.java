@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jexel.core.harness.FramePoint.Member;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Plan;
 import org.jexel.core.rig.Rig;
@@ -196,7 +197,7 @@ final class Frame {
           new FramePoint(
               Nodes.wheel(index, side),
               Member.PART,
-              "axle %d %s".formatted(index + 1, side.label()),
+              Phrase.of("axle %d %s", index + 1, side.label()),
               x,
               y);
       tube.put(y, wheel);

@@ -113,9 +113,7 @@ public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
               .toList();
       if (!ends.isEmpty()) {
         List<FramePoint> path = ends.get(0).path();
-        holes.add(
-            hole(
-                lamp.role().label() + ", " + lamp.side().label(), path.get(path.size() - 1), ends));
+        holes.add(hole(rig.name(lamp), path.get(path.size() - 1), ends));
       }
     }
     return List.copyOf(holes);

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
@@ -41,7 +42,7 @@ public record Materials(List<Item> items, List<String> tools) {
     }
     if (scope.newBox()) {
       items.add(
-          new Item("junction box, %d studs".formatted(rig.connector().pins().size()), 1, "box"));
+          new Item(Phrase.of("junction box, %d studs", rig.connector().pins().size()), 1, "box"));
     }
     if (scope.newBreakaway()) {
       items.add(new Item("breakaway switch with cable", 1, "breakaway"));
@@ -67,7 +68,7 @@ public record Materials(List<Item> items, List<String> tools) {
               items.add(
                   new Item("grommet for " + Measure.DRILL.text(drill, units), count, "holes")));
       if (loom.clips() > 0) {
-        items.add(new Item("P-clip with screw", loom.clips(), "every hand's length of loom"));
+        items.add(new Item("P-clip with screw", loom.clips(), "every 0.3 m (1 ft) of loom"));
       }
     }
     return new Materials(merged(items), tools(scope));

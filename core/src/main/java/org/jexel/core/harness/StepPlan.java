@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
@@ -162,12 +163,12 @@ public final class StepPlan {
         Phase.PULL,
         id,
         title,
-        "%d conductors, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s."
-            .formatted(
-                spans.size(),
-                Measure.LENGTH.text(metres, units),
-                String.join(" and ", sizes),
-                vehicle ? "exhaust, pedals or moving parts" : "tyres, springs or sharp edges"),
+        Phrase.of(
+            "%d conductors, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s.",
+            spans.size(),
+            Measure.LENGTH.text(metres, units),
+            String.join(" and ", sizes),
+            vehicle ? "exhaust, pedals or moving parts" : "tyres, springs or sharp edges"),
         List.of("draw wire", "cutters"),
         sizes,
         5 + 2 * metres,
@@ -223,7 +224,7 @@ public final class StepPlan {
       add(
           Phase.JOIN,
           "join.splices",
-          "Join %d branches".formatted(splices),
+          Phrase.of("Join %d branches", splices),
           "%s. Pull hard at each; a joint that slips now fails in the rain."
               .formatted(method.weatherproof() ? method.label() : JointMethod.CRIMP.label()),
           List.of("stripper", "ratchet crimper", "hot-air gun"),
@@ -274,7 +275,7 @@ public final class StepPlan {
       add(
           Phase.BOX,
           "box.land",
-          "Land %d rings on the studs".formatted(rings),
+          Phrase.of("Land %d rings on the studs", rings),
           "As the stud plan says, thickest at the bottom; unused cores get a stud of their own.",
           List.of("ratchet crimper", "spanner"),
           List.of("rings"),

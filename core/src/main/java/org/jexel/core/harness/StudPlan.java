@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -67,7 +68,7 @@ public record StudPlan(List<Stud> studs) {
                 span ->
                     new Landing(
                         span.duty() == Duty.CORD ? "cord" : span.circuit(),
-                        "M%d × %s".formatted(millimetres, span.size().label()),
+                        Phrase.of("M%d × %s", millimetres, span.size().label()),
                         span.size()))
             .toList(),
         landing.isEmpty()

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * A solved network as a SPICE deck, with the voltages and currents that a SPICE should find in it.
@@ -143,7 +144,7 @@ public final class Spice {
   }
 
   private void card(String text, Object... parts) {
-    deck.append(text.formatted(parts)).append('\n');
+    deck.append(Phrase.of(text, parts)).append('\n');
   }
 
   /** A number as SPICE reads it, to the last digit of a double. */

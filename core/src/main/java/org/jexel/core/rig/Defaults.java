@@ -51,10 +51,11 @@ final class Defaults {
       case RUNNING_VOLTS -> Assumption.of(14.2, "a usual charging voltage");
       case SOLO_STOP ->
           Assumption.of(
-              HUNDRED_KMH * HUNDRED_KMH / (2 * SOLO_DECELERATION), "8 m/s² on dry asphalt");
+              HUNDRED_KMH * HUNDRED_KMH / (2 * SOLO_DECELERATION), "about 0.8 g on dry asphalt");
       case FEED_RUN ->
           Assumption.of(
-              round(sheet.si(RigField.TOW_LENGTH) + 1.1, 0.1), "vehicle length + 1.1 m of detours");
+              round(sheet.si(RigField.TOW_LENGTH) + 1.1, 0.1),
+              "vehicle length + 1.1 m (3 ft 7 in) of detours");
       case TRAILER_KIND -> Assumption.of(TrailerKind.FLATBED, "the commonest outline");
       case EMPTY_MASS -> emptyMass(sheet);
       case TRAILER_PERMITTED_MASS ->
@@ -84,12 +85,12 @@ final class Defaults {
       case BRAKE_TYPE -> Assumption.of(BrakeType.NONE, "none seen yet");
       case DRUM_DIAMETER ->
           sheet.si(new FieldKey(RigField.AXLE_RATING, 0)) >= 1200
-              ? Assumption.of(0.254, "10 in goes with axles of 1200 kg and more")
-              : Assumption.of(0.178, "7 in goes with axles under 1200 kg");
+              ? Assumption.of(0.254, "10 in (254 mm) goes with axles of 1200 kg (2650 lb) and more")
+              : Assumption.of(0.178, "7 in (178 mm) goes with axles under 1200 kg (2650 lb)");
       case MAGNET_OHMS ->
           sheet.si(new FieldKey(RigField.DRUM_DIAMETER, key.index())) >= 0.25
-              ? Assumption.of(3.2, "usual for drums of 254 mm and larger")
-              : Assumption.of(3.9, "usual for 178 mm drums");
+              ? Assumption.of(3.2, "usual for drums of 254 mm (10 in) and larger")
+              : Assumption.of(3.9, "usual for 178 mm (7 in) drums");
       case TYRE_RADIUS -> Assumption.of(0.33, "a usual trailer tyre");
       case STUD_COUNT -> Assumption.of(5, "usual on light axles");
       case STUD_SIZE -> Assumption.of(StudSize.M12, "usual on light axles");
