@@ -1,9 +1,11 @@
 package org.jexel.core.harness;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
@@ -121,6 +123,24 @@ final class Currents {
       }
     }
     return sum;
+  }
+
+  /** The spans that carry any of these loads, by identity. */
+  Set<Span> carrying(List<Load> some) {
+    boolean[] carries = new boolean[spans.size()];
+    for (Load load : some) {
+      double[] loop = unit.get(load);
+      for (int i = 0; i < carries.length; i++) {
+        carries[i] |= Math.abs(loop[i]) > 1e-9;
+      }
+    }
+    Set<Span> carrying = Collections.newSetFromMap(new IdentityHashMap<>());
+    for (int i = 0; i < carries.length; i++) {
+      if (carries[i]) {
+        carrying.add(spans.get(i));
+      }
+    }
+    return carrying;
   }
 
   boolean passes(Load load, Span span) {

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.BreakerChoice.Limit;
@@ -43,7 +44,6 @@ final class RatingLaw {
   private static final String CHARGE_ASSUMED =
       "%s of it is the charge feed, which is only assumed: read what it takes at most, and enter it.";
 
-  private final List<Span> spans;
   private final Currents running;
 
   /** What does not rest on an assumed charge feed. */
@@ -51,26 +51,38 @@ final class RatingLaw {
 
   private final Ratings ratings;
   private final Map<PinFunction, List<Load>> fed;
+  private final Map<PinFunction, Set<Span>> behind = new EnumMap<>(PinFunction.class);
   private final Map<PinFunction, BreakerChoice> breakers = new EnumMap<>(PinFunction.class);
+
+  /** Current of every span, all of it and what does not rest on an assumed charge feed, A. */
+  private Map<Span, Double> carried;
+
+  private Map<Span, Double> carriedSurely;
 
   /**
    * @param spans every conductor
    * @param design currents of the wiring at nominal volts
    */
   RatingLaw(List<Span> spans, Currents design, Ratings ratings) {
-    this.spans = spans;
     this.ratings = ratings;
     Map<PinFunction, List<Load>> on = byFunction(design);
     this.running =
         design.drawing(
-            load ->
-                ratings.running(load, design.drop(load, on.get(load.function()), span -> true)));
+            load -> {
+              boolean magnet = load.kind() == Load.Kind.MAGNET;
+              List<Load> together = on.get(load.function());
+              double drop = magnet ? design.drop(load, together, span -> true) : 0;
+              return ratings.running(load, drop);
+            });
     this.known =
         running.loads().stream()
             .filter(l -> l.kind() != Load.Kind.CHARGE || l.provenance() != Provenance.ASSUMED)
             .toList();
     this.fed = byFunction(running);
     for (PinFunction function : fed.keySet()) {
+      Set<Span> carrying = running.carrying(fed(function));
+      behind.put(
+          function, function == PinFunction.BRAKE ? withBreakaway(carrying, spans) : carrying);
       double load = amps(function);
       if (load > 0) {
         breakers.put(
@@ -109,17 +121,15 @@ final class RatingLaw {
     return chosen.verdict() == Verdict.FAILS ? amps(function) : chosen.chosen();
   }
 
-  /** Conductors behind a function's fuse, out and back. */
-  List<Span> behind(PinFunction function) {
-    return spans.stream().filter(span -> behind(function, span)).toList();
+  /** Conductors behind a function's fuse, out and back, by identity. */
+  Set<Span> behind(PinFunction function) {
+    return behind.getOrDefault(function, Set.of());
   }
 
   /** The breakaway's leads hang on the brake feed, so its breaker protects them as well. */
-  private boolean behind(PinFunction function, Span span) {
-    if (span.duty() == Duty.BREAKAWAY) {
-      return function == PinFunction.BRAKE;
-    }
-    return fed(function).stream().anyMatch(load -> running.passes(load, span));
+  private static Set<Span> withBreakaway(Set<Span> carrying, List<Span> spans) {
+    spans.stream().filter(span -> span.duty() == Duty.BREAKAWAY).forEach(carrying::add);
+    return carrying;
   }
 
   private Limit pins(PinFunction function) {
@@ -182,8 +192,10 @@ final class RatingLaw {
   }
 
   private Optional<Ruling> wires(List<Span> own) {
-    Map<Span, Double> all = running.of(running.loads());
-    Map<Span, Double> sure = running.of(known);
+    if (carried == null) {
+      carried = running.of(running.loads());
+      carriedSurely = running.of(known);
+    }
     return own.stream()
         .map(
             span -> {
@@ -191,8 +203,8 @@ final class RatingLaw {
               boolean shared = span.duty() == Duty.VEHICLE || span.duty() == Duty.CORD;
               return past(
                   Law.WIRE,
-                  pulled ? pulled() : all.get(span),
-                  pulled ? pulled() : sure.get(span),
+                  pulled ? pulled() : carried.get(span),
+                  pulled ? pulled() : carriedSurely.get(span),
                   span.size().amps(),
                   wire(span),
                   shared ? SECOND_CONDUCTOR : THICKER);
@@ -234,7 +246,7 @@ final class RatingLaw {
     for (Map.Entry<PinFunction, BreakerChoice> entry : breakers.entrySet()) {
       double fuse = entry.getValue().chosen();
       for (Span span : own) {
-        if (span.size().amps() < fuse && behind(entry.getKey(), span)) {
+        if (span.size().amps() < fuse && behind(entry.getKey()).contains(span)) {
           return Optional.of(
               new Ruling(
                   Law.FUSE,

@@ -47,7 +47,7 @@ record Ratings(
   /**
    * A load with the current that it draws while the engine runs.
    *
-   * @param drop what its copper loses at the design current, V: a magnet's current is V/(R + U/I)
+   * @param drop what a magnet's copper loses at the design current, V: its current is V/(R + U/I)
    */
   Load running(Load load, double drop) {
     double share =
