@@ -72,6 +72,7 @@ public final class FaultCatalog {
     FaultCatalog catalog = new FaultCatalog(rig, harness);
     catalog.weight = 10;
     catalog.returns();
+    catalog.vehiclesEarth();
     catalog.weight = 6;
     catalog.contacts();
     catalog.weight = 3;
@@ -130,12 +131,17 @@ public final class FaultCatalog {
         Trouble.EARTH_BROKEN_IN_VEHICLE);
   }
 
+  private void vehiclesEarth() {
+    String way = Nodes.wire(Nodes.socket(PinFunction.EARTH));
+    corroded(way, PinFunction.EARTH, FaultFamily.of(Trouble.POOR_EARTH_IN_VEHICLE));
+  }
+
   private void contacts() {
     for (Joint joint : harness.joints()) {
       if (joint.kind() == Joint.Kind.PIN) {
         Place pin = new AtPin(joint.function());
         add(Fault.of(Fault.Kind.OPEN, joint.name()), Trouble.NO_CONTACT, pin);
-        corroded(joint, new FaultFamily(Trouble.CORRODED, pin));
+        corroded(joint.name(), joint.function(), new FaultFamily(Trouble.CORRODED, pin));
       }
     }
   }
@@ -144,7 +150,10 @@ public final class FaultCatalog {
     for (Joint joint : harness.joints()) {
       boolean made = joint.kind() == Joint.Kind.SPLICE || joint.kind() == Joint.Kind.RING;
       if (made) {
-        corroded(joint, new FaultFamily(Trouble.CORRODED_JOINT, new AtJoint(joint)));
+        corroded(
+            joint.name(),
+            joint.function(),
+            new FaultFamily(Trouble.CORRODED_JOINT, new AtJoint(joint)));
       }
     }
   }
@@ -153,11 +162,11 @@ public final class FaultCatalog {
    * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I. One place is one
    * fault, however bad: its severities share its weight.
    */
-  private void corroded(Joint joint, FaultFamily family) {
+  private void corroded(String element, PinFunction function, FaultFamily family) {
     for (double share : CORRODED) {
-      double ohms = LampLoad.NOMINAL_VOLTS / amps(joint) * share / (1 - share);
+      double ohms = LampLoad.NOMINAL_VOLTS / amps(element, function) * share / (1 - share);
       add(
-          Fault.of(Fault.Kind.OHMS, joint.name(), ohms),
+          Fault.of(Fault.Kind.OHMS, element, ohms),
           family,
           OptionalDouble.of(share),
           weight / CORRODED.length);
@@ -165,16 +174,17 @@ public final class FaultCatalog {
   }
 
   /**
-   * The greatest current of a joint in any one state; by design where no state makes it flow, A.
+   * The greatest current of a conductor or joint in any one state; by design where no state makes
+   * it flow, A.
    */
-  private double amps(Joint joint) {
+  private double amps(String element, PinFunction function) {
     double most =
         states.stream()
-            .filter(state -> state.network().has(joint.name()))
-            .mapToDouble(state -> Math.abs(state.amps(joint.name())))
+            .filter(state -> state.network().has(element))
+            .mapToDouble(state -> Math.abs(state.amps(element)))
             .max()
             .orElse(0);
-    return most > CARRIES ? most : Math.max(CARRIES, harness.amps(joint.function()));
+    return most > CARRIES ? most : Math.max(CARRIES, harness.amps(function));
   }
 
   private void loads() {

@@ -22,6 +22,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     RETURN_LOST("Return lost"),
     EARTH_BROKEN_IN_CORD("Earth broken in the cord"),
     EARTH_BROKEN_IN_VEHICLE("Earth broken in the vehicle"),
+    POOR_EARTH_IN_VEHICLE("Poor earth in the vehicle"),
     NO_CONTACT("No contact"),
     CORRODED("Corroded"),
     CORRODED_JOINT("Corroded joint"),

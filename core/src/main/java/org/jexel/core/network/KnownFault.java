@@ -16,11 +16,9 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
 
   /** With its severity, for people. */
   public String words(UnitSystem units) {
+    String lost = loses.isPresent() ? Phrase.of(", loses %.0f %%", 100 * loses.getAsDouble()) : "";
     String where = family.place().words(units);
-    return loses.isEmpty()
-        ? family.words(units)
-        : Phrase.of(
-            "%s, loses %.0f %%: %s", family.trouble().label(), 100 * loses.getAsDouble(), where);
+    return family.trouble().label() + lost + (where.isEmpty() ? "" : ": " + where);
   }
 
   /** The same on every page of one rig, for a form to post. */

@@ -12,6 +12,8 @@ import org.jexel.core.check.Check;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
+import org.jexel.core.network.FaultFamily;
+import org.jexel.core.network.KnownFault;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
@@ -78,6 +80,20 @@ class DiagnosisTest {
     assertThat(found.groups().get(0).words(UnitSystem.METRIC)).contains(label);
     assertThat(found.fits()).isTrue();
     assertThat(taken.get(0)).isLessThanOrEqualTo(most);
+  }
+
+  /** The commonest fault of all, and none that the trailer can show by itself. */
+  @Test
+  void aPoorEarthInTheVehicleIsFoundByFollowingTheNextCheckOnly() {
+    for (KnownFault known : FaultCatalog.of(BRAKED, HARNESS)) {
+      if (known.family().trouble() == FaultFamily.Trouble.POOR_EARTH_IN_VEHICLE) {
+        Diagnosis found = follow(List.of(known.fault()), "", 3, new ArrayList<>());
+        assertThat(found.groups().get(0).words(UnitSystem.METRIC))
+            .as(known.key())
+            .contains("Poor earth in the vehicle");
+        assertThat(found.fits()).isTrue();
+      }
+    }
   }
 
   @Test
