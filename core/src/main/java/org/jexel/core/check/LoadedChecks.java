@@ -105,6 +105,9 @@ final class LoadedChecks {
       atTheBox(function, word(function));
     }
     atTheBox(PinFunction.BRAKE, StateWord.LEVER);
+    if (harness.has(PinFunction.BRAKE)) {
+      wholeReturn();
+    }
     volts(
         new CheckId("box", "breakaway"),
         "Breakaway battery",
@@ -115,6 +118,21 @@ final class LoadedChecks {
         Setup.rig(StateWord.UNPLUGGED),
         new Lead(Harness.BREAKAWAY_PLUS, "breakaway battery, plus"),
         Lead.box(PinFunction.EARTH),
+        AT_BOX);
+  }
+
+  /** The brakes' current shows a poor earth that lamps are too weak for. */
+  private void wholeReturn() {
+    volts(
+        new CheckId("box", "return"),
+        "Whole return, brakes on",
+        Check.Group.BOX,
+        PinFunction.EARTH,
+        held(StateWord.LEVER),
+        "A long lead from the box's earth stud to the battery's minus post",
+        Setup.rig(StateWord.LEVER),
+        Lead.box(PinFunction.EARTH),
+        Lead.MINUS,
         AT_BOX);
   }
 

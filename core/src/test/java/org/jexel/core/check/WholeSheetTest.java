@@ -19,10 +19,15 @@ import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Span;
+import org.jexel.core.harness.WireSize;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.Network;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.RigState;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.quantity.Term;
@@ -152,6 +157,31 @@ class WholeSheetTest {
       assertThat(check.blackPin().isPresent())
           .isEqualTo(check.black().contains("earth") && face.isPresent());
     }
+  }
+
+  /** By Ohm's law: what all magnets draw, times copper and contacts from the box to the battery. */
+  @Test
+  void theWholeReturnLosesWhatTheBrakesDrawOverItsOhms() {
+    Rig rig = Rigs.twoAxles();
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Check check =
+        CheckSheet.of(rig, harness, OptionalDouble.empty()).stream()
+            .filter(c -> c.id().equals("box.return"))
+            .findFirst()
+            .orElseThrow();
+    double copper =
+        harness.spans().stream()
+            .filter(s -> s.function() == PinFunction.EARTH)
+            .filter(s -> s.duty() == Duty.VEHICLE || s.duty() == Duty.CORD)
+            .mapToDouble(Span::ohms)
+            .sum();
+    double amps =
+        RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER))
+            .network()
+            .solve()
+            .amps(RigNetwork.CONTROLLER);
+    // A pin 5 mΩ, and the cord's end on its stud 2 mΩ.
+    assertThat(check.band().expected()).isCloseTo(amps * (copper + 0.007), within(0.005));
   }
 
   @Test
