@@ -10,12 +10,15 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
+import com.jayway.jsonpath.JsonPath;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jexel.app.job.JobRepository;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.app.security.Role;
@@ -25,6 +28,7 @@ import org.jexel.core.rig.TongueBand;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.test.web.servlet.MockMvc;
 
@@ -66,6 +70,7 @@ class AccessTest {
           "/jobs/J1001/road/settle");
 
   @Autowired private MockMvc mvc;
+  @Autowired private JobRepository jobs;
   @Autowired private PersonRepository people;
   @Autowired private WorkshopRepository workshops;
   @Autowired private PasswordEncoder passwords;
@@ -171,6 +176,30 @@ class AccessTest {
         .andExpect(jsonPath("$[0].title").exists())
         .andExpect(jsonPath("$[0].stations.rig").exists())
         .andExpect(jsonPath("$[5].stations.handover").value("holds"));
+  }
+
+  @Test
+  void jobsComeInPagesThatLeadToEachOther() throws Exception {
+    List<String> refs = new ArrayList<>();
+    String next = "/api/jobs?limit=4";
+    while (next != null) {
+      MockHttpServletResponse page =
+          mvc.perform(get(next).header("Authorization", "Bearer " + token()))
+              .andExpect(status().isOk())
+              .andReturn()
+              .getResponse();
+      List<String> told = JsonPath.read(page.getContentAsString(), "$[*].ref");
+      assertThat(told).hasSizeBetween(1, 4);
+      refs.addAll(told);
+      String link = page.getHeader("Link");
+      next = link == null ? null : link.substring(1, link.indexOf('>'));
+    }
+    assertThat(refs).startsWith("J1001", "J1002", "J1003", "J1004", "J1005", "J1006");
+    assertThat(refs).doesNotHaveDuplicates().hasSize((int) jobs.count());
+    for (String asked : List.of("limit=0", "limit=501", "after=J9999")) {
+      mvc.perform(get("/api/jobs?" + asked).header("Authorization", "Bearer " + token()))
+          .andExpect(status().isBadRequest());
+    }
   }
 
   @Test

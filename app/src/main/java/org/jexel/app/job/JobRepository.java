@@ -2,6 +2,7 @@ package org.jexel.app.job;
 
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -37,7 +38,8 @@ public interface JobRepository extends JpaRepository<Job, Long> {
               + " :like or lower(j.customer) like :like or lower(j.ref) like :like)")
   Page<Job> search(Long workshop, String like, Pageable page);
 
-  List<Job> findByWorkshopIdOrderById(Long workshop);
+  /** A page of the workshop's jobs, oldest first, from behind one on. */
+  List<Job> findByWorkshopIdAndIdGreaterThanOrderById(Long workshop, Long behind, Limit most);
 
   Optional<Job> findByWorkshopIdAndRequestKey(Long workshop, String requestKey);
 }
