@@ -154,6 +154,19 @@ class PagesTest {
     }
   }
 
+  /** Lock, read, decide, write, read again for the stations: one act, whatever was read before. */
+  @Test
+  void aReadingThatIsRecordedTakesAFixedNumberOfStatements() throws Exception {
+    String ref = electrician.newJob("Counted", "ELECTRIC", "2");
+    electrician.read(ref, "supply.battery", "12.6");
+    electrician.read(ref, "socket.tail", "12.5");
+    Map<String, String> posted =
+        Map.of("reading", "12.4", "seen", "0", "requestKey", "counted-" + ref);
+    assertThat(statements(() -> electrician.post("/jobs/" + ref + "/bench/socket.left", posted)))
+        .isLessThanOrEqualTo(20);
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=socket.left")).contains("12.40");
+  }
+
   private interface Act {
     void run() throws Exception;
   }

@@ -101,7 +101,7 @@ public class BenchService {
             key,
             origin));
     drafts.drop(file.job(), file.person(), FORM, check.id());
-    file.changed();
+    file.readingsAdded();
     return true;
   }
 

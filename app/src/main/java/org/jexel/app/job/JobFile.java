@@ -81,6 +81,7 @@ public final class JobFile {
   private final Map<String, Object> computed = new HashMap<>();
   private boolean held;
   private boolean changed;
+  private boolean otherThanReadings;
 
   JobFile(
       Job job,
@@ -183,10 +184,22 @@ public final class JobFile {
       throw new IllegalStateException("A job is changed by an act alone: see JobFiles.act");
     }
     this.changed = true;
+    this.otherThanReadings = true;
+  }
+
+  /** The same where readings were added and nothing else was touched: only they are read anew. */
+  public void readingsAdded() {
+    boolean before = otherThanReadings;
+    changed();
+    this.otherThanReadings = before;
   }
 
   boolean isChanged() {
     return changed;
+  }
+
+  boolean onlyReadingsAdded() {
+    return changed && !otherThanReadings;
   }
 
   public UnitSystem units() {

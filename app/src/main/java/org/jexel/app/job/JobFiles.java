@@ -85,7 +85,8 @@ public class JobFiles {
   /** The job under this reference, or 404. */
   @Transactional(readOnly = true)
   public JobFile open(String ref, Person person) {
-    return read(find(ref, person), person);
+    Job job = find(ref, person);
+    return read(job, person, rows(job));
   }
 
   /**
@@ -104,11 +105,14 @@ public class JobFiles {
                 () -> {
                   jobs.hold(person.workshop().id(), ref);
                   Job job = find(ref, person);
-                  JobFile file = read(job, person).held();
+                  Rows rows = rows(job);
+                  JobFile file = read(job, person, rows).held();
                   T told = act.apply(file);
                   if (file.isChanged()) {
                     entities.flush();
-                    job.stand(read(job, person).progress(), clock.instant());
+                    Rows now =
+                        file.onlyReadingsAdded() ? rows.with(readings.ofJob(job.id())) : rows(job);
+                    job.stand(read(job, person, now).progress(), clock.instant());
                   }
                   return told;
                 }));
@@ -138,9 +142,9 @@ public class JobFiles {
   }
 
   /** The job as its rows tell it, without those that cannot be digested. */
-  private JobFile read(Job job, Person person) {
+  private JobFile read(Job job, Person person, Rows all) {
     List<LeftOut> leftOut = new ArrayList<>();
-    Rows rows = rows(job).digestible(catalog, leftOut);
+    Rows rows = all.digestible(catalog, leftOut);
     job.controller()
         .model()
         .filter(Predicate.not(ControllerEntry::readable))

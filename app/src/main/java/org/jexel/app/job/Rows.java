@@ -32,6 +32,11 @@ record Rows(
     List<StepTick> ticks,
     List<CabNote> cabNotes) {
 
+  /** The same rows with other readings. */
+  Rows with(List<Reading> others) {
+    return new Rows(figures, lamps, loads, others, stops, settings, ticks, cabNotes);
+  }
+
   /**
    * These rows without those that say nothing to the core any more, be they from an older version
    * or from outside.

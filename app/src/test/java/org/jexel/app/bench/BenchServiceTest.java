@@ -79,7 +79,7 @@ class BenchServiceTest {
     assertThat(kept.getValue().typed()).isEqualTo("1,7 ohm");
     assertThat(kept.getValue().verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(kept.getValue().band()).isEqualTo(CHECK.band());
-    verify(file).changed();
+    verify(file).readingsAdded();
   }
 
   @Test
