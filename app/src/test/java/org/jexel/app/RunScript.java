@@ -27,6 +27,7 @@ final class RunScript implements AutoCloseable {
   private Path data;
   private final int port;
   private final int dbPort;
+  private boolean restarted;
   private final List<Process> started = new ArrayList<>();
 
   RunScript() throws IOException {
@@ -138,6 +139,18 @@ final class RunScript implements AutoCloseable {
     if (!database.isAlive()) {
       throw new AssertionError(output(database));
     }
+    restarted = true;
+  }
+
+  /** A database that was started again is known to {@code stop} once its number is written. */
+  private void awaitItsNumber() throws Exception {
+    for (int i = 0; restarted && i < 300; i++) {
+      String id = Files.readString(data.resolve("db.pid")).strip();
+      if (!id.isEmpty() && ProcessHandle.of(Long.parseLong(id)).isPresent()) {
+        return;
+      }
+      Thread.sleep(100);
+    }
   }
 
   /** A number out of the database, past the application. */
@@ -165,10 +178,20 @@ final class RunScript implements AutoCloseable {
 
   @Override
   public void close() throws Exception {
+    awaitItsNumber();
     run("stop").waitFor(90, TimeUnit.SECONDS);
     for (Process process : started) {
       process.waitFor(30, TimeUnit.SECONDS);
       process.destroyForcibly();
+    }
+    // A database that was killed and started again is no child of the script that stops.
+    List<ProcessHandle> left =
+        ProcessHandle.allProcesses()
+            .filter(p -> p.info().commandLine().orElse("").contains(home.toString()))
+            .toList();
+    for (ProcessHandle process : left) {
+      process.destroy();
+      process.onExit().get(30, TimeUnit.SECONDS);
     }
     try (Stream<Path> files = Files.walk(home)) {
       files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
