@@ -22,6 +22,7 @@ import org.jexel.core.network.FaultFamily;
 import org.jexel.core.network.KnownFault;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampRole;
 import org.jexel.core.rig.LampTechnology;
@@ -174,6 +175,18 @@ class TradeFiguresTest {
             Rigs.sheet(RigField.WEIGHED_TONGUE, tongue, RigField.WEIGHED_AXLES, 1000 - tongue));
     List<RatingCheck> checks = RatingCheck.of(rig, LoadSheet.of(rig), TongueBand.NORTH_AMERICA);
     assertThat(checks.get(checks.size() - 1).verdict()).isEqualTo(verdict);
+  }
+
+  /**
+   * 3.2 Ω goes with drums of 10 in, 3.9 Ω with 7 in; each axle by its own drum where it was read.
+   */
+  @Test
+  void aMagnetFollowsTheDrumOfItsOwnAxle() {
+    var sheet = Rigs.sheet(RigField.AXLE_COUNT, 2, "DRUM_DIAMETER.1", 0.178);
+    assertThat(sheet.si(new FieldKey(RigField.MAGNET_OHMS, 0))).isEqualTo(3.2);
+    assertThat(sheet.si(new FieldKey(RigField.MAGNET_OHMS, 1))).isEqualTo(3.9);
+    var measured = Rigs.sheet(RigField.AXLE_COUNT, 2, RigField.MAGNET_OHMS, 3.4);
+    assertThat(measured.si(new FieldKey(RigField.MAGNET_OHMS, 1))).isEqualTo(3.4);
   }
 
   /** Past 95 % of a rating there is no room; past it there is none at all. */

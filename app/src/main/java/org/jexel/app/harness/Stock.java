@@ -9,6 +9,7 @@ import org.jexel.app.job.RequestKey;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.CutList;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -97,7 +98,11 @@ public class Stock {
           Reel reel = reels.findById(id).orElseThrow();
           if (reel.metres() - taken < -1e-6) {
             throw new IllegalStateException(
-                Phrase.of("Reel %d has %.1f m, not %.1f m.", id, reel.metres(), taken));
+                Phrase.of(
+                    "Reel %d has %s, not %s.",
+                    id,
+                    Measure.LENGTH.text(reel.metres(), file.units()),
+                    Measure.LENGTH.text(taken, file.units())));
           }
           reel.take(taken);
           moves.save(new ReelMove(reel, file.job(), taken, file.person(), clock.instant(), key));

@@ -180,18 +180,20 @@ public final class JobFile {
    * @throws IllegalStateException outside an act, where the file may be older than the job
    */
   public void changed() {
+    readingsAdded();
+    this.otherThanReadings = true;
+  }
+
+  /**
+   * Says that an act added readings and touched nothing else: only they are read anew.
+   *
+   * @throws IllegalStateException outside an act
+   */
+  public void readingsAdded() {
     if (!held) {
       throw new IllegalStateException("A job is changed by an act alone: see JobFiles.act");
     }
     this.changed = true;
-    this.otherThanReadings = true;
-  }
-
-  /** The same where readings were added and nothing else was touched: only they are read anew. */
-  public void readingsAdded() {
-    boolean before = otherThanReadings;
-    changed();
-    this.otherThanReadings = before;
   }
 
   boolean isChanged() {

@@ -71,7 +71,7 @@ class RoadController {
     view.put("corrects", corrects);
     view.put("trailerMass", file.load().mass());
     view.put("unbraked", UnbrakedStop.of(file.rig(), file.load()));
-    view.put("nuts", WheelNuts.of(file.rig(), 0));
+    view.put("nuts", WheelNuts.of(file.rig()));
     return pages.page(file, Station.ROAD, card.isEmpty() ? "stop" : card, view);
   }
 

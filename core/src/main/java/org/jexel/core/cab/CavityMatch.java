@@ -66,7 +66,7 @@ public record CavityMatch(List<Line> lines, List<Integer> release, Map<Integer, 
         throw new IllegalArgumentException(
             Phrase.of(
                 "Line %d: “%s” does not start with a cavity number, such as “1 stop”.",
-                line, words.length() > 30 ? words.substring(0, 30) : words));
+                line, words.length() > 30 ? words.substring(0, 30) + "…" : words));
       }
       int cavity = Integer.parseInt(parts[0]);
       String function = parts.length < 2 ? "" : parts[1].strip().toLowerCase(Locale.ROOT);

@@ -141,6 +141,9 @@ public final class Fitting {
       breaker
           .against(found.breaker().getAsDouble())
           .ifPresent(problem -> say(Topic.SUPPLY, Verdict.FAILS, "%s", problem));
+      breaker
+          .mayOpen(found.breaker().getAsDouble())
+          .ifPresent(words -> say(Topic.SUPPLY, Verdict.WATCH, "%s", words));
     } else {
       breaker.reason().ifPresent(words -> say(Topic.SUPPLY, breaker.verdict(), "%s", words));
     }

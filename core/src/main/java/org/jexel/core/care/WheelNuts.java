@@ -2,6 +2,7 @@ package org.jexel.core.care;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -22,10 +23,15 @@ public record WheelNuts(
   /** After this way they are drawn up again, m. */
   public static final double AGAIN_AFTER_METRES = 80_000;
 
+  /** Of every axle from the front; axles that are alike stand once. */
+  public static List<WheelNuts> of(Rig rig) {
+    return IntStream.range(0, rig.axleCount()).mapToObj(axle -> of(rig, axle)).distinct().toList();
+  }
+
   /**
    * @param axle from the front, 0 first
    */
-  public static WheelNuts of(Rig rig, int axle) {
+  static WheelNuts of(Rig rig, int axle) {
     int count = (int) rig.sheet().si(new FieldKey(RigField.STUD_COUNT, axle));
     StudSize size = rig.sheet().choice(new FieldKey(RigField.STUD_SIZE, axle), StudSize.class);
     return switch (size) {

@@ -71,9 +71,11 @@ public record BreakerChoice(
     return switch (verdict) {
       case HOLDS, NOT_YET -> Optional.empty();
       case WATCH ->
-          Optional.of(
-              "%s carries the %s, but not for good: it may open in a long stop. More is not allowed: %s carries %s."
-                  .formatted(amps(chosen), amps(load), limit.part(), amps(limit.amps())));
+          mayOpen(chosen)
+              .map(
+                  words ->
+                      "%s More is not allowed: %s carries %s."
+                          .formatted(words, limit.part(), amps(limit.amps())));
       case FAILS ->
           Optional.of(
               "No breaker fits: the load is %s, and %s behind it carries %s only."
@@ -91,6 +93,15 @@ public record BreakerChoice(
                         "A breaker of %s opens under the %s of full load."
                             .formatted(amps(fitted), amps(load)))
                     : Optional.empty());
+  }
+
+  /** What may happen to a breaker that carries the load, but not for good; else empty. */
+  public Optional<String> mayOpen(double fitted) {
+    return fitted >= load && fitted < Protection.MARGIN * load
+        ? Optional.of(
+            "%s carries the %s, but not for good: it may open in a long stop."
+                .formatted(amps(fitted), amps(load)))
+        : Optional.empty();
   }
 
   /** Why a breaker is above what is behind it; empty if it is not. */

@@ -132,6 +132,16 @@ class FittingTest {
         .containsEntry(Fitting.Topic.SUPPLY, Verdict.FAILS);
   }
 
+  /** Three axles draw 24 A and more; 25 A is all that the pin allows, and no 1.25 times that. */
+  @Test
+  void aFittedBreakerThatMayOpenInALongStopIsToBeWatched() {
+    Rig three = RIG.with(Rigs.twoAxles(RigField.AXLE_COUNT, 3).sheet());
+    assertThat(stands(three, Wish.ANNUAL, found(OptionalDouble.of(25), null, null, null, true)))
+        .containsEntry(Fitting.Topic.SUPPLY, Verdict.WATCH);
+    assertThat(stands(RIG, Wish.ANNUAL, found(OptionalDouble.of(25), null, null, null, true)))
+        .containsEntry(Fitting.Topic.SUPPLY, Verdict.HOLDS);
+  }
+
   @Test
   void aModelThatGivesTooLittleOrBearsTooLittleIsNamed() {
     ControllerModel weak =

@@ -28,6 +28,8 @@ class WheelNutsTest {
     var rig = Rigs.twoAxles(RigField.STUD_SIZE, "M12", "STUD_SIZE.1", "NINE_SIXTEENTHS");
     assertThat(WheelNuts.of(rig, 0)).matches(n -> n.least() == 90 && n.greatest() == 110);
     assertThat(WheelNuts.of(rig, 1)).matches(n -> n.least() == 160 && n.greatest() == 190);
+    assertThat(WheelNuts.of(rig)).containsExactly(WheelNuts.of(rig, 0), WheelNuts.of(rig, 1));
+    assertThat(WheelNuts.of(Rigs.twoAxles())).hasSize(1);
     assertThat(WheelNuts.of(rig, 0).order()).containsExactly(1, 3, 5, 2, 4);
   }
 }

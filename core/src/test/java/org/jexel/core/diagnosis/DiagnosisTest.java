@@ -85,14 +85,17 @@ class DiagnosisTest {
   /** The commonest fault of all, and none that the trailer can show by itself. */
   @Test
   void aPoorEarthInTheVehicleIsFoundByFollowingTheNextCheckOnly() {
-    for (KnownFault known : FaultCatalog.of(BRAKED, HARNESS)) {
-      if (known.family().trouble() == FaultFamily.Trouble.POOR_EARTH_IN_VEHICLE) {
-        Diagnosis found = follow(List.of(known.fault()), "", 3, new ArrayList<>());
-        assertThat(found.groups().get(0).words(UnitSystem.METRIC))
-            .as(known.key())
-            .contains("Poor earth in the vehicle");
-        assertThat(found.fits()).isTrue();
-      }
+    List<KnownFault> poor =
+        FaultCatalog.of(BRAKED, HARNESS).stream()
+            .filter(f -> f.family().trouble() == FaultFamily.Trouble.POOR_EARTH_IN_VEHICLE)
+            .toList();
+    assertThat(poor).hasSize(3);
+    for (KnownFault known : poor) {
+      Diagnosis found = follow(List.of(known.fault()), "", 3, new ArrayList<>());
+      assertThat(found.groups().get(0).words(UnitSystem.METRIC))
+          .as(known.key())
+          .contains("Poor earth in the vehicle");
+      assertThat(found.fits()).isTrue();
     }
   }
 

@@ -61,5 +61,9 @@ class BreakerChoiceTest {
     assertThat(choice.against(35)).isEmpty();
     assertThat(choice.against(16)).isEmpty();
     assertThat(choice.against(15).orElseThrow()).contains("opens under");
+    assertThat(choice.mayOpen(16).orElseThrow()).contains("may open in a long stop");
+    assertThat(choice.mayOpen(19.9)).isPresent();
+    assertThat(choice.mayOpen(20)).isEmpty();
+    assertThat(choice.mayOpen(15)).isEmpty();
   }
 }
