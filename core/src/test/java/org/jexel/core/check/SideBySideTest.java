@@ -56,6 +56,15 @@ class SideBySideTest {
     assertThat(sides("socket.left", Map.of("socket.left", 12.6, "socket.right", 3.0))).isEmpty();
   }
 
+  /** From a bench supply the two indicator pins draw alike; the tail pin has no other side. */
+  @Test
+  void theIndicatorsPinsAreHeldAgainstEachOther() {
+    Map<String, Double> read = Map.of("bench.left", 2.1, "bench.right", 1.2, "bench.tail", 3.0);
+    assertThat(sides("bench.left", read).orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
+    assertThat(sides("bench.right", read).orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
+    assertThat(sides("bench.tail", read)).isEmpty();
+  }
+
   @Test
   void magnetsOfAnAxleLieWithinATenthOrThreeTenthsOfAnOhm() {
     Map<String, Double> read = new HashMap<>(Map.of(LEFT, 3.2, RIGHT, 3.2));

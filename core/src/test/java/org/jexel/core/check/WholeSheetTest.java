@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
@@ -182,6 +183,26 @@ class WholeSheetTest {
             .amps(RigNetwork.CONTROLLER);
     // A pin 5 mΩ, and the cord's end on its stud 2 mΩ.
     assertThat(check.band().expected()).isCloseTo(amps * (copper + 0.007), within(0.005));
+  }
+
+  /** Four magnets of 3.2 Ω, and as copper no less than the bare conductors, out and back. */
+  @Test
+  void theSumOfTheBrakesNamesSupplyControllerMagnetsAndCopper() {
+    Rig rig = Rigs.twoAxles();
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Map<String, Double> terms =
+        CheckSheet.of(rig, harness, OptionalDouble.empty()).stream()
+            .filter(c -> c.id().equals("brake.volts"))
+            .flatMap(c -> c.sum().terms().stream())
+            .collect(Collectors.toMap(Term::symbol, Term::si));
+    double bare =
+        harness.spans().stream()
+            .filter(s -> s.function() == PinFunction.BRAKE || s.circuit().equals("brake return"))
+            .mapToDouble(Span::ohms)
+            .sum();
+    assertThat(terms).containsOnlyKeys("E", "U_c", "r", "n", "copper");
+    assertThat(terms).containsEntry("r", 3.2).containsEntry("n", 4.0);
+    assertThat(terms.get("copper")).isBetween(bare, bare + 0.15);
   }
 
   @Test

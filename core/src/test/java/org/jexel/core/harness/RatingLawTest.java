@@ -69,8 +69,9 @@ class RatingLawTest {
   void nothingHoldsPastARating(@ForAll Random dice) {
     Rig rig = random(dice);
     List<WireSize> stock = dice.nextBoolean() ? WireSize.GAUGES : WireSize.METRIC;
-    Harness harness =
-        HarnessPlanner.plan(rig, stock.subList(dice.nextInt(4), stock.size() - dice.nextInt(3)));
+    int thinnest = dice.nextInt(stock.size());
+    int sizes = 1 + dice.nextInt(stock.size() - thinnest);
+    Harness harness = HarnessPlanner.plan(rig, stock.subList(thinnest, thinnest + sizes));
     Solution all = everythingOn(rig, harness);
     for (Circuit circuit : harness.circuits()) {
       if (circuit.verdict() == Verdict.HOLDS) {
@@ -150,6 +151,46 @@ class RatingLawTest {
     assertThat(circuit(read, "earth").verdict()).isEqualTo(Verdict.FAILS);
     Harness small = HarnessPlanner.plan(Rigs.twoAxles(RigField.CHARGE_AMPS, 5), WireSize.GAUGES);
     assertThat(circuit(small, "earth").verdict()).isEqualTo(Verdict.HOLDS);
+  }
+
+  /** 16 A, lamps 7.7 A and 6 A are 29.7 A at 12.8 V, and past 30 A at the volts of a drive. */
+  @Test
+  void loadsAreHeldToTheirRatingsWithTheEngineRunning() {
+    for (double volts : new double[] {12.8, 14.5}) {
+      Rig rig = Rigs.twoAxles(RigField.CHARGE_AMPS, 6, RigField.RUNNING_VOLTS, volts);
+      assertThat(circuit(HarnessPlanner.plan(rig, WireSize.GAUGES), "earth").verdict())
+          .isEqualTo(volts < 13 ? Verdict.HOLDS : Verdict.FAILS);
+    }
+  }
+
+  /**
+   * 18 AWG carries 8 A: more than any lamp's fuse, less than what all lamps bring back together.
+   */
+  @Test
+  void aWireCarriesNoMoreThanItMayHoweverSmallTheFusesAreAheadOfIt() {
+    Rig rig = Rigs.rig(Rigs.sheet(RigField.TRAILER_KIND, "STALL", RigField.RUNNING_VOLTS, 14.4));
+    Circuit back = circuit(HarnessPlanner.plan(rig, WireSize.GAUGES.subList(0, 1)), "return");
+    assertThat(back.rulings()).extracting(Ruling::law).containsOnlyOnce(Ruling.Law.WIRE);
+    assertThat(back.rulings()).extracting(Ruling::law).doesNotContain(Ruling.Law.FUSE);
+    assertThat(back.verdict()).isEqualTo(Verdict.FAILS);
+    assertThat(back.reason()).contains("carries 8 A");
+  }
+
+  /**
+   * 2 · 12.8 V / 2.8 Ω = 9.1 A want 15 A, which 16 AWG (12 A) does not stand: 10 A is left, and may
+   * open.
+   */
+  @Test
+  void aThinShelfMakesASmallerBreakerAndSaysWhatThatMeans() {
+    Harness harness =
+        HarnessPlanner.plan(
+            Rigs.twoAxles(RigField.AXLE_COUNT, 1, RigField.MAGNET_OHMS, 2.8),
+            WireSize.GAUGES.subList(1, 2));
+    BreakerChoice breaker = harness.breakers().get(PinFunction.BRAKE);
+    assertThat(breaker.load()).isBetween(9.1, 9.2);
+    assertThat(breaker.chosen()).isEqualTo(10);
+    assertThat(breaker.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(breaker.limit().part()).contains("16 AWG");
   }
 
   @Test
