@@ -20,7 +20,6 @@ public record FramePoint(String id, Member member, String label, double x, doubl
     RAIL("rail"),
     FRONT("front member"),
     CROSS("frame"),
-    AXLE("axle"),
     /** A part beside the frame: box, switch, hole, lamp or backing plate. */
     PART("frame");
 

@@ -383,12 +383,9 @@ public final class StepPlan {
         "");
   }
 
-  private static String name(Lamp lamp) {
-    String role = lamp.role().label();
-    return role.substring(0, 1).toLowerCase(Locale.ROOT)
-        + role.substring(1)
-        + ", "
-        + lamp.side().label();
+  private String name(Lamp lamp) {
+    String name = scope.rig().name(lamp);
+    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
   }
 
   /** Every act waits for the acts of the phase before it. */
