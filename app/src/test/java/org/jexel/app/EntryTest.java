@@ -8,9 +8,9 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import org.jexel.app.bench.ReadingRepository;
+import org.jexel.app.entry.LoadLineRepository;
 import org.jexel.app.job.JobRepository;
-import org.jexel.app.rig.LoadLineRepository;
-import org.jexel.app.road.TestStopRepository;
+import org.jexel.app.road.StopLineRepository;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -25,7 +25,7 @@ class EntryTest {
   @Autowired private JobRepository jobs;
   @Autowired private ReadingRepository readings;
   @Autowired private LoadLineRepository loads;
-  @Autowired private TestStopRepository stops;
+  @Autowired private StopLineRepository stops;
 
   private Walker electrician;
   private Walker owner;

@@ -84,9 +84,9 @@ class PageBenchmark {
       String key = "copy-" + n;
       database.update(
           "insert into job (workshop_id, ref, title, customer, wish, tow_id, trailer_id,"
-              + " controller_id, states, next_station, next_act, request_key, created_at,"
+              + " controller_id, next_station, next_act, request_key, created_at,"
               + " updated_at, version) select workshop_id, ?, concat(title, ' ', ?), customer, wish,"
-              + " tow_id, trailer_id, controller_id, states, next_station, next_act, ?, created_at,"
+              + " tow_id, trailer_id, controller_id, next_station, next_act, ?, created_at,"
               + " updated_at, 0 from job where id = ?",
           "J" + (10_000 + n),
           n,

@@ -9,7 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.GZIPInputStream;
-import org.jexel.app.job.Station;
+import org.jexel.core.job.Station;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -44,6 +44,15 @@ class UpgradeTest {
           typed,
           typed);
     }
+    sql.update(
+        "insert into step_tick (job_id, step, done, person_id, ticked_at, mended, again) values"
+            + " (2, 'mended.1', true, 1, now(3), 'Open: magnet', 'brake.amps,hum.axle1_left'),"
+            + " (2, 'mended.2', true, 1, now(3), 'Blown: fuse', '')");
+    sql.update("delete from simulated_rig");
+    sql.update(
+        "insert into simulated_rig (job_id, faults, seed, person_id, set_at)"
+            + " values (2, 'open:core.earth:0.0,open:core.tail:0.0', 7, 1, now(3))");
+    sql.update("update job set states = 'HOLDS WATCH FAILS UNDER_WAY NOT_YET HOLDS WATCH'");
     application =
         new SpringApplicationBuilder(JexelApplication.class)
             .run(
@@ -101,6 +110,34 @@ class UpgradeTest {
     assertThat(chain).containsExactly(1L, own.get(0), own.get(1));
   }
 
+  /**
+   * Lists that were packed into one field are rows, in their order, and nothing of them is lost.
+   */
+  @Test
+  void packedListsAreRows() {
+    assertThat(
+            sql.queryForList(
+                "select state from job_station where job_id = 3 order by field(station, 'RIG',"
+                    + " 'HARNESS', 'CAB', 'BENCH', 'BREAKAWAY', 'ROAD', 'HANDOVER')",
+                String.class))
+        .containsExactly("HOLDS", "WATCH", "FAILS", "UNDER_WAY", "NOT_YET", "HOLDS", "WATCH");
+    assertThat(
+            sql.queryForList(
+                "select concat(r.words, ' ', a.place, ' ', a.check_id) from repair r"
+                    + " join repair_again a on a.repair_id = r.id order by r.id, a.place",
+                String.class))
+        .containsExactly("Open: magnet 0 brake.amps", "Open: magnet 1 hum.axle1_left");
+    assertThat(sql.queryForList("select words from repair order by id", String.class))
+        .containsExactly("Open: magnet", "Blown: fuse");
+    assertThat(sql.queryForList("select step from step_tick", String.class))
+        .isNotEmpty()
+        .noneMatch(step -> step.startsWith("mended"));
+    assertThat(
+            sql.queryForList(
+                "select fault from simulated_fault where job_id = 2 order by place", String.class))
+        .containsExactly("open:core.earth:0.0", "open:core.tail:0.0");
+  }
+
   @Test
   void whatWasRecordedStands() {
     for (String change :
@@ -109,7 +146,9 @@ class UpgradeTest {
             "delete from reading where id = 1",
             "update test_stop set gain = 1",
             "delete from rig_figure",
-            "update step_tick set done = false")) {
+            "update step_tick set done = false",
+            "update repair set words = ''",
+            "delete from repair_again")) {
       assertThatThrownBy(() -> sql.update(change)).as(change).hasMessageContaining("stands");
     }
     assertThat(Mending.update(sql, "update reading set title = title where id = ?", 1)).isOne();

@@ -1,5 +1,11 @@
 package org.jexel.core;
 
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.type;
+import static com.tngtech.archunit.core.domain.properties.HasName.Predicates.nameMatching;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -8,6 +14,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.time.Clock;
 
 @AnalyzeClasses(packages = "org.jexel.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -30,7 +37,10 @@ class ArchitectureTest {
       noClasses()
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("java.time..")
+          .belongToAnyOf(Clock.class)
+          .orShould()
+          .callMethodWhere(
+              target(nameMatching("now")).and(target(owner(resideInAPackage("java.time..")))))
           .orShould()
           .callMethod(System.class, "currentTimeMillis")
           .orShould()
@@ -68,6 +78,10 @@ class ArchitectureTest {
           .definedBy("..core.breakaway..")
           .layer("care")
           .definedBy("..core.care..")
+          .layer("job")
+          .definedBy("..core.job..")
+          .whereLayer("job")
+          .mayNotBeAccessedByAnyLayer()
           .whereLayer("quantity")
           .mayNotAccessAnyLayer()
           .whereLayer("connector")
@@ -96,4 +110,18 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule noCircles =
       slices().matching("org.jexel.core.(*)..").should().beFreeOfCycles();
+
+  /** Whoever reads text that people or files give: nobody else takes words apart. */
+  private static final String READERS =
+      "QuantityParser|NoFigure|CleanText|PinList|CavityMatch|ControllerLines|StopSignal|Fault"
+          + "|FieldKey|CheckId|Nodes|Spice|Lamp|Round";
+
+  @ArchTest
+  static final ArchRule wordsOfAScreenAreNoKeys =
+      noClasses()
+          .that(not(nameMatching(".*\\.(" + READERS + ")")))
+          .should()
+          .callMethodWhere(
+              target(nameMatching("startsWith|endsWith|contains|split|matches|replaceFirst"))
+                  .and(target(owner(type(String.class)))));
 }

@@ -7,16 +7,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.device.SimulatedMeterPort;
-import org.jexel.app.drawing.LitLayer;
 import org.jexel.app.helper.HelperPage;
 import org.jexel.app.helper.Helpers;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.RequestKey;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.Taken;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,7 +31,7 @@ import org.springframework.web.util.UriUtils;
 /** Station 4: the check sheet. */
 @Controller
 class BenchController {
-  private static final String FINDER = "finder";
+  private static final String FINDER = BenchRoom.FINDER;
 
   /** The cards above the sheet; their bodies stand in templates of the same names. */
   private static final List<Tool> TOOLS =
@@ -187,10 +187,10 @@ class BenchController {
   private record Said(Check check, String word, long seen, String key) {
     private static List<Said> of(JobFile file, Map<String, String> typed) {
       List<Said> all = new ArrayList<>();
-      for (Check check : file.checks()) {
+      for (Check check : file.work().bench().checks()) {
         String word = typed.getOrDefault("word." + check.id(), "");
         if (!check.measure().words().isEmpty() && !word.isBlank()) {
-          long newest = file.lastReading(check.id()).map(Reading::id).orElse(0L);
+          long newest = file.work().bench().last(check.id()).map(Taken::id).orElse(0L);
           String seen = typed.getOrDefault("seen." + check.id(), "");
           all.add(
               new Said(
@@ -218,7 +218,9 @@ class BenchController {
   }
 
   private static Check check(JobFile file, String id) {
-    return file.check(id)
+    return file.work()
+        .bench()
+        .check(id)
         .orElseThrow(
             () ->
                 new ResponseStatusException(

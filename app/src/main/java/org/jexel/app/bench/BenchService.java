@@ -11,6 +11,8 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Plausible;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
@@ -78,8 +80,8 @@ public class BenchService {
 
   private boolean record(
       JobFile file, Check check, String typed, long seen, String requestKey, Origin origin) {
-    Reading newest = file.lastReading(check.id()).orElse(null);
-    long now = newest == null ? 0 : newest.id();
+    Long newest = file.work().bench().last(check.id()).map(Taken::id).orElse(null);
+    long now = newest == null ? 0 : newest;
     String key = RequestKey.of(requestKey);
     if (readings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return true;
@@ -95,21 +97,23 @@ public class BenchService {
             check,
             value.si(),
             typed.strip(),
-            newest == null ? null : newest.id(),
+            newest,
             file.person(),
             clock.instant(),
             key,
             origin));
     drafts.drop(file.job(), file.person(), FORM, check.id());
-    file.readingsAdded();
+    file.changed(Station.BENCH);
     return true;
   }
 
   /** Puts what the meter shows into the field. */
   void meter(JobFile file, Check check) {
-    double shown = meter.read(file.job().id(), file.asRead(), file.harness(), check);
+    double shown =
+        meter.read(
+            file.job().id(), file.work().bench().asRead(), file.work().harness().plan(), check);
     String typed = check.measure().text(shown, UnitSystem.METRIC).replace('−', '-');
-    long seen = file.lastReading(check.id()).map(Reading::id).orElse(0L);
+    long seen = file.work().bench().last(check.id()).map(Taken::id).orElse(0L);
     drafts.keep(file.job(), file.person(), FORM, check.id(), typed, seen);
     shownLast.put(place(file, check), typed);
   }
@@ -137,7 +141,7 @@ public class BenchService {
     }
     int kept = 0;
     for (LogRows.Line line : rows.get().lines()) {
-      long seen = file.lastReading(line.check().id()).map(Reading::id).orElse(0L);
+      long seen = file.work().bench().last(line.check().id()).map(Taken::id).orElse(0L);
       String key = RequestKey.of("log " + log.id(), line.check().id());
       Origin origin =
           new Origin(Reading.Source.FILE, log.id(), line.rows(), line.least(), line.greatest());

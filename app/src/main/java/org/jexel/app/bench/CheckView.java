@@ -3,7 +3,7 @@ package org.jexel.app.bench;
 import java.util.List;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.NextAct;
+import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -36,12 +36,12 @@ public record CheckView(
 
   static CheckView of(JobFile file, Check check) {
     List<Reading> chain =
-        file.readings().stream()
+        BenchRows.of(file).readings().stream()
             .filter(reading -> reading.checkId().equals(check.id()))
             .sorted((a, b) -> Long.compare(b.id(), a.id()))
             .toList();
     Reading newest = chain.isEmpty() ? null : chain.get(0);
-    Verdict verdict = file.verdict(check);
+    Verdict verdict = file.work().bench().verdict(check);
     long seen = newest == null ? 0 : newest.id();
     Draft draft = file.typed().at(BenchService.FORM, check.id()).orElse(null);
     String problem = null;
@@ -85,7 +85,7 @@ public record CheckView(
   /** What the band says of a reading, and what the other side says of it. */
   private static String meaning(JobFile file, Check check, double reading) {
     String own = check.meaning(check.band().judge(reading), reading);
-    return file.sides(check).map(sides -> own + " " + sides.words()).orElse(own);
+    return file.work().bench().sides(check).map(sides -> own + " " + sides.words()).orElse(own);
   }
 
   /** Read before a repair that changes it, and not since. */
@@ -102,7 +102,7 @@ public record CheckView(
   }
 
   public String anchor() {
-    return NextAct.anchor(check.id());
+    return NextCard.anchor(check.id());
   }
 
   public Reading newest() {

@@ -77,7 +77,7 @@ class DiagnosisApi {
   @GetMapping("/api/jobs/{ref}/checks")
   List<CheckLine> checks(@PathVariable String ref, @Parameter(hidden = true) Person person) {
     JobFile file = files.open(ref, person);
-    return file.checks().stream()
+    return file.work().bench().checks().stream()
         .map(
             c ->
                 new CheckLine(
@@ -112,7 +112,7 @@ class DiagnosisApi {
     for (Given reading : given) {
       seen.add(seen(file, reading));
     }
-    Diagnosis diagnosis = file.diagnosis(seen);
+    Diagnosis diagnosis = file.work().bench().diagnosis(seen);
     return new Answer(
         diagnosis.fits(),
         diagnosis.groups().stream()
@@ -139,7 +139,9 @@ class DiagnosisApi {
     }
     String id = reading.check() == null ? "" : reading.check();
     Check check =
-        file.check(id)
+        file.work()
+            .bench()
+            .check(id)
             .orElseThrow(
                 () -> new IllegalArgumentException("This rig has no check called “" + id + "”."));
     if (reading.value() == null || !reading.value().isValueNode() || reading.value().isNull()) {

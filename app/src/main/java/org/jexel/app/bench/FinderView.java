@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.NextAct;
-import org.jexel.app.job.Station;
+import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.job.Station;
 import org.jexel.core.quantity.UnitSystem;
 
 /**
@@ -20,6 +20,7 @@ import org.jexel.core.quantity.UnitSystem;
  * @param left how many are still to be read again
  * @param starts rounds that one may begin with, and what one would have noticed
  * @param doubts readings that do not go together with the others
+ * @param repairs oldest first
  */
 public record FinderView(
     Diagnosis diagnosis,
@@ -27,15 +28,18 @@ public record FinderView(
     boolean again,
     int left,
     Map<String, String> starts,
-    List<Doubt> doubts) {
+    List<Doubt> doubts,
+    List<Repair> repairs) {
   /**
    * @param start a round that somebody wants to begin with; empty for what tells most
    */
   static FinderView of(JobFile file, String start) {
-    Diagnosis diagnosis = file.diagnosis();
-    List<Check> stale = file.askedAgain();
+    Diagnosis diagnosis = file.work().bench().diagnosis();
+    List<Check> stale = file.work().bench().askedAgain();
     Optional<Round> wished =
-        Round.of(file.checks()).stream().filter(r -> r.id().equals(start)).findFirst();
+        Round.of(file.work().bench().checks()).stream()
+            .filter(r -> r.id().equals(start))
+            .findFirst();
     Optional<Round> now =
         wished
             .or(() -> Round.of(stale).stream().findFirst())
@@ -46,7 +50,8 @@ public record FinderView(
         wished.isEmpty() && !stale.isEmpty(),
         stale.size(),
         starts(file),
-        diagnosis.doubtful().stream().map(check -> Doubt.of(file, check)).toList());
+        diagnosis.doubtful().stream().map(check -> Doubt.of(file, check)).toList(),
+        BenchRows.of(file).repairs());
   }
 
   /**
@@ -58,7 +63,7 @@ public record FinderView(
   record Doubt(String round, String words) {
     private static Doubt of(JobFile file, Check check) {
       String read =
-          check.measure().text(file.newestReadings().get(check.id()).value(), file.units());
+          check.measure().text(file.work().bench().newest().get(check.id()).value(), file.units());
       return new Doubt(check.round(), "%s: %s. %s".formatted(check.title(), read, check.state()));
     }
   }
@@ -67,8 +72,8 @@ public record FinderView(
   private static Map<String, String> starts(JobFile file) {
     Map<String, String> starts = new LinkedHashMap<>();
     for (Check.Group group : List.of(Check.Group.SEEN, Check.Group.SOCKET)) {
-      file.checks().stream()
-          .filter(c -> c.group() == group && !file.newestReadings().containsKey(c.id()))
+      file.work().bench().checks().stream()
+          .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
           .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
     }
     return starts;
@@ -94,10 +99,10 @@ public record FinderView(
   }
 
   /** What to do now, where it is sure what is the matter; whoever looks at the finder sees it. */
-  Optional<NextAct> mend(UnitSystem units) {
+  Optional<NextCard> mend(UnitSystem units) {
     return Optional.ofNullable(sure())
         .filter(group -> !group.leading().healthy() && !again)
         .map(group -> "Mend: " + group.leading().words(units))
-        .map(text -> new NextAct(Station.BENCH, "finder", text, ""));
+        .map(text -> new NextCard(Station.BENCH, "finder", text, ""));
   }
 }

@@ -134,11 +134,11 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
 
     Matching(JobFile file) {
       this.file = file;
-      this.taken = new HashSet<>(file.newestReadings().keySet());
-      for (Check check : file.checks()) {
+      this.taken = new HashSet<>(file.work().bench().newest().keySet());
+      for (Check check : file.work().bench().checks()) {
         named.putIfAbsent(check.title().toLowerCase(Locale.ROOT), check);
       }
-      for (Check check : file.checks()) {
+      for (Check check : file.work().bench().checks()) {
         named.put(check.id().toLowerCase(Locale.ROOT), check);
       }
     }
@@ -198,7 +198,7 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
               unit,
               u ->
                   new ArrayDeque<>(
-                      file.proof().stream()
+                      file.work().bench().proof().stream()
                           .filter(c -> c.measure().words().isEmpty())
                           .filter(c -> u.isEmpty() || reads(c, u))
                           .toList()));

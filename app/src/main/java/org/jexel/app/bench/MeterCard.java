@@ -22,7 +22,7 @@ record MeterCard(List<KnownFault> faults, boolean set, boolean hides) {
 
   static MeterCard of(JobFile file, SimulatedMeterPort meter) {
     List<KnownFault> faults =
-        FaultCatalog.of(file.rig(), file.harness()).stream()
+        FaultCatalog.of(file.rig(), file.work().harness().plan()).stream()
             .sorted(Comparator.comparing(known -> known.words(file.units())))
             .toList();
     SimulatedRig rig = meter.of(file.job().id()).orElse(null);

@@ -53,11 +53,11 @@ class MeterController {
             person,
             held -> {
               ids.stream()
-                  .flatMap(id -> held.check(id).stream())
+                  .flatMap(id -> held.work().bench().check(id).stream())
                   .forEach(c -> bench.meter(held, c));
               return held;
             });
-    String round = file.check(ids.get(0)).map(Check::round).orElse("");
+    String round = file.work().bench().check(ids.get(0)).map(Check::round).orElse("");
     return back.equals("finder")
         ? BenchController.card("finder") + "&start=" + UriUtils.encode(round, UTF_8)
         : BenchController.card(round);

@@ -11,6 +11,7 @@ import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -118,6 +119,11 @@ public class Reading {
     if (Double.isNaN(valueSi) || checkId == null) {
       throw new IllegalArgumentException("no value");
     }
+  }
+
+  /** As the core knows it. */
+  Taken taken() {
+    return new Taken(id, checkId, valueSi, takenAt, person.name());
   }
 
   public Long id() {

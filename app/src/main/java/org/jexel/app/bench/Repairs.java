@@ -4,23 +4,21 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.UUID;
-import org.jexel.app.harness.StepTick;
-import org.jexel.app.harness.StepTickRepository;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.job.Station;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Ticks repairs: whatever the mended fault would have changed is then to be read again. */
+/** Keeps repairs: whatever the mended fault would have changed is then to be read again. */
 @Service
 public class Repairs {
-  private final StepTickRepository ticks;
+  private final RepairRepository repairs;
   private final Clock clock;
 
-  Repairs(StepTickRepository ticks, Clock clock) {
-    this.ticks = ticks;
+  Repairs(RepairRepository repairs, Clock clock) {
+    this.repairs = repairs;
     this.clock = clock;
   }
 
@@ -32,23 +30,17 @@ public class Repairs {
    */
   @Transactional(propagation = Propagation.MANDATORY)
   public boolean mend(JobFile file, String key) {
-    for (Diagnosis.Group group : file.diagnosis().groups()) {
+    for (Diagnosis.Group group : file.work().bench().diagnosis().groups()) {
       if (!group.leading().healthy() && group.leading().key().equals(key)) {
         List<String> again =
-            file.predictions().affectedBy(group.hypotheses()).stream()
-                .filter(id -> file.lastReading(id).isPresent())
+            file.work().bench().predictions().affectedBy(group.hypotheses()).stream()
+                .filter(id -> file.work().bench().last(id).isPresent())
                 .toList();
         // Readings keep milliseconds; what was read in this one was read before.
         Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
-        ticks.saveAndFlush(
-            StepTick.repair(
-                file.job(),
-                "mended." + UUID.randomUUID(),
-                group.leading().words(file.units()),
-                again,
-                file.person(),
-                now));
-        file.changed();
+        String words = group.leading().words(file.units());
+        repairs.save(new Repair(file.job(), words, again, file.person(), now));
+        file.changed(Station.BENCH);
         return true;
       }
     }

@@ -3,7 +3,7 @@ package org.jexel.app.bench;
 import java.util.Comparator;
 import java.util.List;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.NextAct;
+import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Round;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -20,7 +20,7 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     return new RoundView(
         round,
         round.checks().stream().map(check -> CheckView.of(file, check)).toList(),
-        file.verdict(round));
+        file.work().bench().verdict(round));
   }
 
   public String id() {
@@ -28,7 +28,7 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
   }
 
   public String anchor() {
-    return NextAct.anchor(id());
+    return NextCard.anchor(id());
   }
 
   public CheckView first() {

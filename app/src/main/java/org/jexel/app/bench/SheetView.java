@@ -52,7 +52,10 @@ public record SheetView(List<Section> sections, RoundView current) {
    * @param card a round or a check; anything else opens the first that is still to be read
    */
   static SheetView of(JobFile file, String card) {
-    List<Check> order = file.job().alone() ? Alone.order(file.checks()) : file.checks();
+    List<Check> order =
+        file.job().alone()
+            ? Alone.order(file.work().bench().checks())
+            : file.work().bench().checks();
     List<RoundView> rounds =
         Round.of(order).stream().map(round -> RoundView.of(file, round)).toList();
     RoundView current =

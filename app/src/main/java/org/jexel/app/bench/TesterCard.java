@@ -42,22 +42,27 @@ record TesterCard(
         WORDS.stream().filter(w -> state.contains(w.word())).collect(Collectors.toSet());
     List<PlugTester> wired = lamps(file, on, List.of());
     boolean leads =
-        !file.newestReadings().isEmpty()
-            && file.diagnosis().fits()
-            && !file.diagnosis().groups().get(0).leading().healthy();
-    List<Fault> faults = leads ? file.diagnosis().groups().get(0).leading().faults() : List.of();
+        !file.work().bench().newest().isEmpty()
+            && file.work().bench().diagnosis().fits()
+            && !file.work().bench().diagnosis().groups().get(0).leading().healthy();
+    List<Fault> faults =
+        leads ? file.work().bench().diagnosis().groups().get(0).leading().faults() : List.of();
     return new TesterCard(
         WORDS,
         on,
         wired,
         leads ? lamps(file, on, faults) : List.of(),
-        leads ? file.diagnosis().groups().get(0).leading().words(file.units()) : "",
-        plugged ? tester.lamps(file.job().id(), file.asRead(), file.harness(), on) : List.of());
+        leads ? file.work().bench().diagnosis().groups().get(0).leading().words(file.units()) : "",
+        plugged
+            ? tester.lamps(
+                file.job().id(), file.work().bench().asRead(), file.work().harness().plan(), on)
+            : List.of());
   }
 
   private static List<PlugTester> lamps(JobFile file, Set<StateWord> on, List<Fault> faults) {
     try {
-      return PlugTester.lamps(file.asRead(), file.harness(), on, faults);
+      return PlugTester.lamps(
+          file.work().bench().asRead(), file.work().harness().plan(), on, faults);
     } catch (NetworkException cannot) {
       return List.of();
     }

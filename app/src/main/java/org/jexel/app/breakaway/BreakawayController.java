@@ -4,10 +4,10 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.breakaway.BreakawayLoad;
+import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.RigField;
@@ -32,7 +32,7 @@ class BreakawayController {
   ModelAndView breakaway(@PathVariable String ref, Person person) {
     JobFile file = files.open(ref, person);
     Map<String, Object> view = new HashMap<>();
-    BreakawayLoad facts = file.breakawayLoad();
+    BreakawayLoad facts = file.work().breakaway().load();
     view.put("facts", facts);
     view.put("holding", facts.holding().orElse(null));
     view.put("kit", file.rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class));

@@ -29,16 +29,20 @@ record CabAsked(
       DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
 
   static CabAsked of(JobFile file, String card) {
-    Map<String, String> stored = file.cabNote(card);
-    long now = file.cabNoteRow(card).map(CabNote::id).orElse(0L);
+    Map<String, String> stored = CabRows.typed(file, card);
+    long now = CabRows.note(file, card).map(CabNote::id).orElse(0L);
     Optional<Draft> draft = file.typed().at(CabNotes.FORM, card);
     if (draft.isEmpty()) {
       return new CabAsked(stored, now, null, Map.of(), List.of());
     }
     Map<String, String> typed = CabNotes.decode(draft.get().typed());
-    if (draft.get().seenId() != now && file.cabNoteRow(card).isPresent()) {
+    if (draft.get().seenId() != now && CabRows.note(file, card).isPresent()) {
       return new CabAsked(
-          stored, now, told(file, file.cabNoteRow(card).get()), others(typed, stored), List.of());
+          stored,
+          now,
+          told(file, CabRows.note(file, card).get()),
+          others(typed, stored),
+          List.of());
     }
     return new CabAsked(typed, now, null, Map.of(), lengths(typed));
   }

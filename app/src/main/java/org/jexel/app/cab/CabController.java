@@ -4,23 +4,22 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.jexel.app.device.ControllerLink;
 import org.jexel.app.drawing.TemplateDrawing;
+import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.RigCards;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
-import org.jexel.app.rig.FigureCards;
-import org.jexel.app.rig.RigCards;
+import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.security.Person;
-import org.jexel.app.workshop.ControllerLibrary;
 import org.jexel.core.cab.Clearance;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.cab.SupplyPlan;
+import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
@@ -84,12 +83,12 @@ class CabController {
     String open = cards.stream().anyMatch(c -> c.id().equals(card)) ? card : "controller";
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("cards", cards);
-    view.put("facts", file.controllerFeed().orElse(null));
-    view.put("model", file.model().orElse(null));
+    view.put("facts", file.work().cab().feed().orElse(null));
+    view.put("model", file.work().cab().model().orElse(null));
     view.put(
         "findings",
-        file.fitting().stream()
-            .filter(f -> f.verdict() != Verdict.HOLDS && topic(f).equals(open))
+        file.work().cab().fitting().stream()
+            .filter(f -> f.verdict() != Verdict.HOLDS && CabCards.of(f.topic()).equals(open))
             .toList());
     CabAsked asked = CabAsked.of(file, open);
     view.put("asked", asked);
@@ -97,12 +96,12 @@ class CabController {
     switch (open) {
       case "supply" -> view.put("supply", supply(file));
       case "signal" -> {
-        view.put("signal", SignalCard.of(file, typed));
+        view.put("signal", SignalCard.of(file.rig(), typed));
         view.put("takesSignal", kind(file).takesStopSignal());
       }
-      case "plug" -> view.put("plug", CabFound.plug(file, typed));
+      case "plug" -> view.put("plug", CabFound.plug(file.work().cab().model(), typed));
       case "mounting" -> {
-        view.put("mount", CabFound.mounting(file, typed));
+        view.put("mount", CabFound.mounting(file.work().cab().model(), typed));
         view.put("places", Clearance.of(kind(file)));
       }
       case "power" -> view.put("power", PowerCard.of(file, typed, link));
@@ -121,21 +120,20 @@ class CabController {
 
   private static SupplyPlan supply(JobFile file) {
     return SupplyPlan.of(
-        file.rig(), file.harness(), file.model().map(ControllerModel::leads).orElse(Map.of()));
-  }
-
-  /** Topics of the core and cards of this page share their names. */
-  private static String topic(Fitting.Finding finding) {
-    return finding.topic().name().toLowerCase(Locale.ROOT);
+        file.rig(),
+        file.work().harness().plan(),
+        file.work().cab().model().map(ControllerModel::leads).orElse(Map.of()));
   }
 
   private static List<Card> cards(JobFile file) {
     Map<String, Verdict> stands = new HashMap<>();
-    for (Fitting.Finding finding : file.fitting()) {
-      Fitting.stands(file.fitting(), finding.topic()).ifPresent(v -> stands.put(topic(finding), v));
+    for (Fitting.Finding finding : file.work().cab().fitting()) {
+      Fitting.stands(file.work().cab().fitting(), finding.topic())
+          .ifPresent(v -> stands.put(CabCards.of(finding.topic()), v));
     }
     List<Card> cards = new ArrayList<>();
-    String model = file.model().map(ControllerModel::label).orElse("kind, scale, breaker");
+    String model =
+        file.work().cab().model().map(ControllerModel::label).orElse("kind, scale, breaker");
     for (String[] c :
         new String[][] {
           {"controller", "Controller and its scale", model},
@@ -171,7 +169,7 @@ class CabController {
   }
 
   private String drawing(String ref, Person person) {
-    Map<String, String> typed = files.open(ref, person).cabNote("panel");
+    Map<String, String> typed = CabRows.typed(files.open(ref, person), "panel");
     try {
       Template t = Template.of(typed);
       return TemplateDrawing.draw(

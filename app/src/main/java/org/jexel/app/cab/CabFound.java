@@ -7,36 +7,41 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import org.jexel.app.job.JobFile;
 import org.jexel.core.cab.Clearance;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.cab.Mounting;
+import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
 /** Reads what was typed on the cards of the cab into what the core judges. */
-public final class CabFound {
+final class CabFound {
   private CabFound() {}
 
-  public static Fitting.Found of(JobFile file) {
-    double breaker = file.rig().sheet().si(RigField.BREAKER_FITTED);
+  /**
+   * @param typed by card and field
+   * @param model of the controller, from the library
+   */
+  static Fitting.Found of(
+      Rig rig, Map<String, Map<String, String>> typed, Optional<ControllerModel> model) {
+    double breaker = rig.sheet().si(RigField.BREAKER_FITTED);
+    Map<String, String> mounting = typed.getOrDefault("mounting", Map.of());
     return new Fitting.Found(
-        file.model(),
+        model,
         Double.isNaN(breaker) ? OptionalDouble.empty() : OptionalDouble.of(breaker),
-        Optional.of(SignalCard.of(file, file.cabNote("signal")).found()),
-        Optional.ofNullable(plug(file, file.cabNote("plug")).match()),
-        Optional.ofNullable(mounting(file, file.cabNote("mounting")).mounting()),
-        clear(file.cabNote("mounting")));
+        Optional.of(SignalCard.of(rig, typed.getOrDefault("signal", Map.of())).found()),
+        Optional.ofNullable(plug(model, typed.getOrDefault("plug", Map.of())).match()),
+        Optional.ofNullable(mounting(model, mounting).mounting()),
+        clear(mounting));
   }
 
-  static PlugCard plug(JobFile file, Map<String, String> typed) {
-    return PlugCard.of(typed, file.model().map(ControllerModel::cavities).orElseGet(TreeMap::new));
+  static PlugCard plug(Optional<ControllerModel> model, Map<String, String> typed) {
+    return PlugCard.of(typed, model.map(ControllerModel::cavities).orElseGet(TreeMap::new));
   }
 
-  static MountingCard mounting(JobFile file, Map<String, String> typed) {
-    Mounting.Limits limits =
-        file.model().map(ControllerModel::limits).orElse(Mounting.Limits.UNSTATED);
-    return MountingCard.of(typed, limits);
+  static MountingCard mounting(Optional<ControllerModel> model, Map<String, String> typed) {
+    return MountingCard.of(
+        typed, model.map(ControllerModel::limits).orElse(Mounting.Limits.UNSTATED));
   }
 
   private static Set<Clearance> clear(Map<String, String> typed) {

@@ -1,10 +1,10 @@
 package org.jexel.app.cab;
 
+import org.jexel.app.entry.FigureCards;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.rig.FigureCards;
-import org.jexel.app.rig.RigPartRepository;
-import org.jexel.app.workshop.ControllerEntry;
-import org.jexel.app.workshop.ControllerLibrary;
+import org.jexel.app.job.RigPartRepository;
+import org.jexel.app.library.ControllerEntry;
+import org.jexel.app.library.ControllerLibrary;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Entry;

@@ -47,18 +47,18 @@ public class CabNotes {
    */
   @Transactional(propagation = Propagation.MANDATORY)
   public void take(JobFile file, String card, Map<String, String> typed) {
-    long now = file.cabNoteRow(card).map(CabNote::id).orElse(0L);
+    long now = CabRows.note(file, card).map(CabNote::id).orElse(0L);
     String seen = typed.getOrDefault("seen", "0");
     String content = encode(typed);
     switch (typed.getOrDefault("settle", "")) {
-      case "theirs" -> content = encode(file.cabNote(card));
+      case "theirs" -> content = encode(CabRows.typed(file, card));
       case "mine" -> {
         content = file.typed().text(FORM, card);
         seen = String.valueOf(now);
       }
       default -> {}
     }
-    if (content.equals(encode(file.cabNote(card)))) {
+    if (content.equals(encode(CabRows.typed(file, card)))) {
       drafts.drop(file.job(), file.person(), FORM, card);
     } else if (!seen.equals(String.valueOf(now)) || tooLong(decode(content))) {
       long version = seen.matches("\\d{1,18}") ? Long.parseLong(seen) : 0;

@@ -26,7 +26,7 @@ record PowerCard(List<PowerUp.Stage> stages, int at, PowerUp.Shown shown) {
     if (at < 0 || at >= stages.size()) {
       return new PowerCard(stages, -1, null);
     }
-    double gain = file.scale().share(file.scale().middle());
+    double gain = file.work().road().scale().share(file.work().road().scale().middle());
     return new PowerCard(stages, at, link.show(kind, stages.get(at).held(), gain));
   }
 

@@ -5,12 +5,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import org.jexel.app.job.JobFile;
 import org.jexel.core.cab.StopSignal;
 import org.jexel.core.check.Plausible;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.YesNo;
 
@@ -35,10 +36,9 @@ record SignalCard(List<Row> rows, StopSignal found) {
     }
   }
 
-  static SignalCard of(JobFile file, Map<String, String> typed) {
-    double supply = file.rig().sheet().si(RigField.ENGINE_OFF_VOLTS);
-    boolean monitored =
-        file.rig().sheet().choice(RigField.LAMPS_MONITORED, YesNo.class) == YesNo.YES;
+  static SignalCard of(Rig rig, Map<String, String> typed) {
+    double supply = rig.sheet().si(RigField.ENGINE_OFF_VOLTS);
+    boolean monitored = rig.sheet().choice(RigField.LAMPS_MONITORED, YesNo.class) == YesNo.YES;
     List<StopSignal.Reading> readings = new ArrayList<>();
     Map<Integer, String> problems = new LinkedHashMap<>();
     Map<Integer, StopSignal.Reading> byRow = new LinkedHashMap<>();
@@ -48,7 +48,7 @@ record SignalCard(List<Row> rows, StopSignal found) {
         continue;
       }
       try {
-        StopSignal.Reading reading = reading(file, row, i, supply);
+        StopSignal.Reading reading = reading(row, i, supply);
         readings.add(reading);
         byRow.put(i, reading);
       } catch (IllegalArgumentException e) {
@@ -81,8 +81,7 @@ record SignalCard(List<Row> rows, StopSignal found) {
     return row;
   }
 
-  private static StopSignal.Reading reading(
-      JobFile file, Map<String, String> row, int number, double supply) {
+  private static StopSignal.Reading reading(Map<String, String> row, int number, double supply) {
     boolean up = row.containsKey("up") || row.containsKey("upKey");
     boolean down = row.containsKey("down") || row.containsKey("downKey");
     if (!up || !down) {
@@ -90,14 +89,14 @@ record SignalCard(List<Row> rows, StopSignal found) {
     }
     return new StopSignal.Reading(
         row.getOrDefault("wire", "wire " + number),
-        volts(file, row.get("up"), supply),
-        volts(file, row.get("down"), supply),
-        volts(file, row.get("upKey"), supply),
-        volts(file, row.get("downKey"), supply),
+        volts(row.get("up"), supply),
+        volts(row.get("down"), supply),
+        volts(row.get("upKey"), supply),
+        volts(row.get("downKey"), supply),
         row.containsKey("flashes"));
   }
 
-  private static double volts(JobFile file, String text, double supply) {
+  private static double volts(String text, double supply) {
     if (text == null) {
       return Double.NaN;
     }
@@ -105,7 +104,7 @@ record SignalCard(List<Row> rows, StopSignal found) {
     if (lamp.isPresent()) {
       return lamp.getAsDouble();
     }
-    Parsed parsed = QuantityParser.parse(text, Measure.VOLTS, file.units());
+    Parsed parsed = QuantityParser.parse(text, Measure.VOLTS, UnitSystem.METRIC);
     if (parsed instanceof Parsed.Misread) {
       throw new IllegalArgumentException(
           "“" + text + "” is not understood. Type volts, or on, off, dim.");

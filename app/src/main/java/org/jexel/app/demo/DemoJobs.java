@@ -12,6 +12,9 @@ import org.jexel.app.bench.BenchService;
 import org.jexel.app.cab.CabModels;
 import org.jexel.app.cab.CabNotes;
 import org.jexel.app.device.SimulatedMeterPort;
+import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.NewJobs;
+import org.jexel.app.entry.RigCards;
 import org.jexel.app.exchange.ControllerFile;
 import org.jexel.app.harness.Steps;
 import org.jexel.app.harness.Stock;
@@ -19,15 +22,12 @@ import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.JobRepository;
-import org.jexel.app.job.NewJobs;
 import org.jexel.app.job.RequestKey;
-import org.jexel.app.rig.FigureCards;
+import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.rig.LampCards;
 import org.jexel.app.rig.LoadCards;
-import org.jexel.app.rig.RigCards;
 import org.jexel.app.road.RoadService;
 import org.jexel.app.security.Person;
-import org.jexel.app.workshop.ControllerLibrary;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Setup;
@@ -147,7 +147,7 @@ class DemoJobs {
     files.change(ref, person, file -> lamps.take(file, wanted));
     if (!rig.readings().isEmpty() && job.wish() != Wish.REPAIR) {
       // What is on the bench has been wired.
-      for (Step step : files.open(ref, person).steps()) {
+      for (Step step : files.open(ref, person).work().harness().steps()) {
         files.change(ref, person, file -> steps.tick(file, step.id(), true));
       }
     }
@@ -182,7 +182,9 @@ class DemoJobs {
 
   private void read(JobFile file, DemoRig.Read read, String key) {
     Check check =
-        file.check(read.check())
+        file.work()
+            .bench()
+            .check(read.check())
             .orElseThrow(() -> new IllegalStateException(key + " has no " + read.check()));
     bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
   }
@@ -191,7 +193,7 @@ class DemoJobs {
   private void round(JobFile file, String begins, String hidden, String key) {
     List<Fault> faults = Fault.parse(hidden);
     Map<Setup, Readout> solved = new HashMap<>();
-    for (Check check : file.checks()) {
+    for (Check check : file.work().bench().checks()) {
       boolean walked = check.round().equals(begins) || check.round().startsWith(begins + ".");
       if (walked && !check.measure().words().isEmpty()) {
         double seen =
@@ -200,7 +202,7 @@ class DemoJobs {
                 .readOn(
                     setup ->
                         solved.computeIfAbsent(
-                            setup, s -> s.solve(file.rig(), file.harness(), faults)));
+                            setup, s -> s.solve(file.rig(), file.work().harness().plan(), faults)));
         bench.record(
             file,
             check,

@@ -1,10 +1,16 @@
 package org.jexel.app.device;
 
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.OrderColumn;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.network.Fault;
 
@@ -12,7 +18,13 @@ import org.jexel.core.network.Fault;
 @Entity
 public class SimulatedRig {
   @Id private Long jobId;
-  private String faults;
+
+  @ElementCollection(fetch = FetchType.EAGER)
+  @CollectionTable(name = "simulated_fault", joinColumns = @JoinColumn(name = "job_id"))
+  @OrderColumn(name = "place")
+  @Column(name = "fault")
+  private List<String> faults = new ArrayList<>();
+
   private long seed;
   private Long personId;
   private Instant setAt;
@@ -21,7 +33,7 @@ public class SimulatedRig {
 
   SimulatedRig(long job, List<Fault> faults, long seed, long person, Instant at) {
     this.jobId = job;
-    this.faults = faults.stream().map(Fault::text).collect(Collectors.joining(","));
+    this.faults = new ArrayList<>(faults.stream().map(Fault::text).toList());
     this.seed = seed;
     this.personId = person;
     this.setAt = at;
@@ -33,7 +45,7 @@ public class SimulatedRig {
   }
 
   List<Fault> faults() {
-    return Fault.parse(faults);
+    return faults.stream().flatMap(fault -> Fault.parse(fault).stream()).toList();
   }
 
   long seed() {
@@ -41,7 +53,7 @@ public class SimulatedRig {
   }
 
   public boolean hides() {
-    return !faults.isBlank();
+    return !faults.isEmpty();
   }
 
   public Instant setAt() {

@@ -17,7 +17,7 @@ import org.jexel.core.harness.Span;
 import org.jexel.core.rig.Lamp;
 
 /** Conductors on the trailer, each in a lane of its own beside the others of its loom. */
-final class Looms {
+public final class Looms {
   /** Height of a letter code, px. */
   private static final double CODE = 12;
 
@@ -34,7 +34,7 @@ final class Looms {
   /**
    * @param lane distance between two wires that run side by side, px
    */
-  Looms(PlanScale at, Svg svg, Convention convention, double lane) {
+  public Looms(PlanScale at, Svg svg, Convention convention, double lane) {
     this.at = at;
     this.svg = svg;
     this.convention = convention;
@@ -44,7 +44,7 @@ final class Looms {
   /**
    * @param planned conductors that are still to be run: dashed; the others are there: solid
    */
-  void draw(Harness harness, double boxX, Predicate<Span> planned) {
+  public void draw(Harness harness, double boxX, Predicate<Span> planned) {
     for (Span span : harness.spans()) {
       if (span.duty() == Duty.CORD) {
         double y = at.y(0) + lane(span);
@@ -57,7 +57,7 @@ final class Looms {
   }
 
   /** Letter codes at both ends: beside the cord's start, and outside of each lamp. */
-  void codes(Harness harness, List<Lamp> lamps) {
+  public void codes(Harness harness, List<Lamp> lamps) {
     // Lanes lie closer than letters: the codes keep the lanes' order, one line each.
     List<Span> cord =
         harness.spans().stream()
@@ -156,7 +156,7 @@ final class Looms {
   }
 
   /** A wire: coloured core on a dark outline, dashed while it is only planned. */
-  static void strand(Svg svg, String d, String colour, String dashes) {
+  public static void strand(Svg svg, String d, String colour, String dashes) {
     Object[] shape = {"fill", "none", "stroke-dasharray", dashes};
     svg.open("path", "d", d, "class", "ink", "stroke", INK, "stroke-width", 4.6)
         .with(shape)

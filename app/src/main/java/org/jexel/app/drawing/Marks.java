@@ -6,17 +6,17 @@ import static org.jexel.app.drawing.Svg.n;
 import org.jexel.core.quantity.Verdict;
 
 /** Verdict marks on the Towline, and points that lead to a card. */
-final class Marks {
+public final class Marks {
   private static final double FOOT = 190;
 
   private final Svg svg;
 
-  Marks(Svg svg) {
+  public Marks(Svg svg) {
     this.svg = svg;
   }
 
   /** Verdicts by shape and colour: disc, triangle, square, ring. */
-  void mark(double x, double y, Verdict verdict) {
+  public void mark(double x, double y, Verdict verdict) {
     String colour = Palette.verdict(verdict);
     Object[] look = {"class", "mark", "fill", colour, "stroke", Palette.PAPER, "stroke-width", 2.0};
     switch (verdict) {
@@ -41,7 +41,7 @@ final class Marks {
   }
 
   /** A marked point with two lines at the foot of the Towline, the whole of it a link. */
-  void point(
+  public void point(
       double[] point, String href, String anchor, String label, String words, Verdict verdict) {
     point(point, point[0], href, anchor, label, words, verdict);
   }
@@ -49,7 +49,7 @@ final class Marks {
   /**
    * @param foot where the lines stand, px
    */
-  void point(
+  public void point(
       double[] point,
       double foot,
       String href,

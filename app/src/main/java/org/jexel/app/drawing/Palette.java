@@ -4,24 +4,24 @@ import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Verdict;
 
 /** Colours of drawings. Wire colours belong to wires alone. */
-final class Palette {
-  static final String INK = "#20272B";
-  static final String PAPER = "#F5F2EA";
-  static final String RULE = "#CFC8B8";
-  static final String WORK = "#1D5C63";
-  static final String ACCENT = "#C8591B";
-  static final String QUIET = "#5E655F";
-  static final String METAL = "#E4DFD2";
-  static final String RED_LEAD = "#A3261E";
-  static final String RED_LENS = "#A3261E";
-  static final String AMBER_LENS = "#C98A12";
-  static final String CLEAR_LENS = "#FFFFFF";
+public final class Palette {
+  public static final String INK = "#20272B";
+  public static final String PAPER = "#F5F2EA";
+  public static final String RULE = "#CFC8B8";
+  public static final String WORK = "#1D5C63";
+  public static final String ACCENT = "#C8591B";
+  public static final String QUIET = "#5E655F";
+  public static final String METAL = "#E4DFD2";
+  public static final String RED_LEAD = "#A3261E";
+  public static final String RED_LENS = "#A3261E";
+  public static final String AMBER_LENS = "#C98A12";
+  public static final String CLEAR_LENS = "#FFFFFF";
 
-  static final String LABEL_FONT = "Barlow Condensed";
+  public static final String LABEL_FONT = "Barlow Condensed";
 
   private Palette() {}
 
-  static String wire(WireColour colour) {
+  public static String wire(WireColour colour) {
     return switch (colour) {
       case WHITE -> "#FFFFFF";
       case BROWN -> "#7A4A21";
@@ -37,7 +37,7 @@ final class Palette {
     };
   }
 
-  static String verdict(Verdict verdict) {
+  public static String verdict(Verdict verdict) {
     return switch (verdict) {
       case NOT_YET -> INK;
       case HOLDS -> "#2B6A3C";

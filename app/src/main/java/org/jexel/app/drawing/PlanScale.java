@@ -11,13 +11,13 @@ import org.jexel.core.rig.RigSheet;
  * @param ball x of the coupling ball, px
  * @param middle y of the centre line, px
  */
-record PlanScale(double pixels, double ball, double middle) {
-  static final double WIDTH = 1240;
-  static final double HEIGHT = 230;
+public record PlanScale(double pixels, double ball, double middle) {
+  public static final double WIDTH = 1240;
+  public static final double HEIGHT = 230;
   private static final double MARGIN = 34;
   private static final double ACROSS = 146;
 
-  static PlanScale of(Rig rig) {
+  public static PlanScale of(Rig rig) {
     RigSheet sheet = rig.sheet();
     double vehicle = sheet.si(RigField.TOW_LENGTH);
     double trailer = sheet.si(RigField.OVERALL_LENGTH);
@@ -28,16 +28,16 @@ record PlanScale(double pixels, double ball, double middle) {
   }
 
   /** Behind the ball, m, to px. */
-  double x(double metres) {
+  public double x(double metres) {
     return ball + pixels * metres;
   }
 
   /** Left of the middle, m, to px; the nose points left, so left lies below. */
-  double y(double metres) {
+  public double y(double metres) {
     return middle + pixels * metres;
   }
 
-  double px(double metres) {
+  public double px(double metres) {
     return pixels * metres;
   }
 }

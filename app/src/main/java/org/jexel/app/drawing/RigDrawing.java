@@ -14,20 +14,20 @@ import org.jexel.core.rig.TrailerKind;
 import org.jexel.core.rig.YesNo;
 
 /** The rig itself in plan: what every layer of the Towline is painted on. */
-final class RigDrawing {
+public final class RigDrawing {
   private final Rig rig;
   private final RigSheet sheet;
   private final PlanScale at;
   private final Svg svg;
 
-  RigDrawing(Rig rig, PlanScale at, Svg svg) {
+  public RigDrawing(Rig rig, PlanScale at, Svg svg) {
     this.rig = rig;
     this.sheet = rig.sheet();
     this.at = at;
     this.svg = svg;
   }
 
-  void vehicle() {
+  public void vehicle() {
     double length = sheet.si(RigField.TOW_LENGTH);
     double half = sheet.si(RigField.TOW_WIDTH) / 2;
     double rear = -sheet.si(RigField.REAR_OVERHANG);
@@ -156,7 +156,7 @@ final class RigDrawing {
   }
 
   /** Where the battery sits: behind the ball and left of the middle, m. */
-  double[] battery() {
+  public double[] battery() {
     double nose = -sheet.si(RigField.TOW_LENGTH);
     double side = sheet.si(RigField.TOW_WIDTH) / 2 - 0.42;
     return switch (sheet.choice(RigField.BATTERY_PLACE, BatteryPlace.class)) {
@@ -171,7 +171,7 @@ final class RigDrawing {
   /**
    * Where the controller hangs: under the dash on the driver's side; a wireless one by the socket.
    */
-  double[] controller() {
+  public double[] controller() {
     if (sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class) == ControllerKind.WIRELESS) {
       return new double[] {-0.45, 0.3};
     }
@@ -180,7 +180,7 @@ final class RigDrawing {
     };
   }
 
-  void trailer() {
+  public void trailer() {
     double bar = sheet.si(RigField.DRAWBAR_LENGTH);
     double length = sheet.si(RigField.OVERALL_LENGTH);
     double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
@@ -335,7 +335,7 @@ final class RigDrawing {
     }
   }
 
-  void lamp(Lamp lamp) {
+  public void lamp(Lamp lamp) {
     String fill =
         switch (lamp.role()) {
           case COMBINED, REAR_CLEARANCE -> Palette.RED_LENS;

@@ -1,8 +1,8 @@
 package org.jexel.app.drawing;
 
 import java.util.Map;
-import org.jexel.app.job.Station;
-import org.jexel.app.job.StationState;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.StationState;
 import org.jexel.core.quantity.Verdict;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;

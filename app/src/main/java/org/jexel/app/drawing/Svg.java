@@ -9,8 +9,8 @@ import org.jexel.core.quantity.CleanText;
 /**
  * Writes an SVG drawing. Looks are presentation attributes, so that paper and PDF show them too.
  */
-final class Svg {
-  static final String NAMESPACE = "http://www.w3.org/2000/svg";
+public final class Svg {
+  public static final String NAMESPACE = "http://www.w3.org/2000/svg";
 
   /** Looking the factory up takes longer than drawing. */
   private static final XMLOutputFactory WRITERS = XMLOutputFactory.newDefaultFactory();
@@ -21,7 +21,7 @@ final class Svg {
   /**
    * @param role "img" for a picture, "group" for one with parts that can be picked
    */
-  Svg(double width, double height, String role, String label) {
+  public Svg(double width, double height, String role, String label) {
     try {
       xml = WRITERS.createXMLStreamWriter(text);
       xml.writeStartElement("svg");
@@ -34,7 +34,7 @@ final class Svg {
     }
   }
 
-  Svg open(String element, Object... attributes) {
+  public Svg open(String element, Object... attributes) {
     try {
       xml.writeStartElement(element);
       attributes(attributes);
@@ -45,12 +45,12 @@ final class Svg {
   }
 
   /** More attributes of the element that was opened last. */
-  Svg with(Object... attributes) {
+  public Svg with(Object... attributes) {
     attributes(attributes);
     return this;
   }
 
-  Svg close() {
+  public Svg close() {
     try {
       xml.writeEndElement();
       return this;
@@ -59,23 +59,23 @@ final class Svg {
     }
   }
 
-  Svg rect(double x, double y, double width, double height, Object... more) {
+  public Svg rect(double x, double y, double width, double height, Object... more) {
     return open("rect", "x", x, "y", y, "width", width, "height", height).more(more);
   }
 
-  Svg circle(double x, double y, double r, Object... more) {
+  public Svg circle(double x, double y, double r, Object... more) {
     return open("circle", "cx", x, "cy", y, "r", r).more(more);
   }
 
-  Svg line(double x1, double y1, double x2, double y2, Object... more) {
+  public Svg line(double x1, double y1, double x2, double y2, Object... more) {
     return open("line", "x1", x1, "y1", y1, "x2", x2, "y2", y2).more(more);
   }
 
-  Svg path(String d, Object... more) {
+  public Svg path(String d, Object... more) {
     return open("path", "d", d).more(more);
   }
 
-  Svg text(double x, double y, String words, Object... more) {
+  public Svg text(double x, double y, String words, Object... more) {
     try {
       open("text", "x", x, "y", y);
       attributes(more);
@@ -87,7 +87,7 @@ final class Svg {
   }
 
   /** Words in the label type, at a size in px. */
-  Svg label(double x, double y, String words, String anchor, double size, String fill) {
+  public Svg label(double x, double y, String words, String anchor, double size, String fill) {
     return text(
         x,
         y,
@@ -127,7 +127,7 @@ final class Svg {
   }
 
   /** A number as SVG wants it, to a tenth of a pixel. */
-  static String n(double value) {
+  public static String n(double value) {
     long tenths = Math.round(value * 10);
     long whole = tenths / 10;
     long rest = Math.abs(tenths % 10);
@@ -135,7 +135,7 @@ final class Svg {
     return rest == 0 ? String.valueOf(whole) : sign + whole + "." + rest;
   }
 
-  String finish() {
+  public String finish() {
     try {
       xml.writeEndElement();
       xml.flush();

@@ -7,22 +7,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.jexel.app.bench.RoundView;
 import org.jexel.app.drawing.Shapes;
-import org.jexel.app.drawing.Towline;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
-import org.jexel.app.road.TestStop;
+import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Stop;
-import org.jexel.core.check.Band;
 import org.jexel.core.check.Round;
-import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.UnitSystem;
-import org.jexel.core.quantity.Verdict;
+import org.jexel.core.job.Station;
+import org.jexel.core.road.TestStop;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,51 +34,17 @@ class HandoverController {
   private final StationPages pages;
   private final Pdf pdf;
   private final Shapes shapes;
+  private final Towline towline;
   private final Clock clock;
 
-  HandoverController(JobFiles files, StationPages pages, Pdf pdf, Shapes shapes, Clock clock) {
+  HandoverController(
+      JobFiles files, StationPages pages, Pdf pdf, Shapes shapes, Towline towline, Clock clock) {
     this.files = files;
     this.pages = pages;
     this.pdf = pdf;
     this.shapes = shapes;
+    this.towline = towline;
     this.clock = clock;
-  }
-
-  /** A figure, or a walk round in one state, with its newest verdict, for the report. */
-  record CheckRow(
-      String title, String reading, String expected, boolean words, String who, Verdict verdict) {
-    private static CheckRow of(JobFile file, RoundView round) {
-      Band band = round.first().check().band();
-      Measure measure = round.first().check().measure();
-      String expected =
-          round.round().words()
-              ? "as computed"
-              : measure.number(band.low(), file.units())
-                  + " – "
-                  + measure.text(band.high(), file.units());
-      String read = round.read(file.units());
-      return new CheckRow(
-          round.round().title(),
-          read.isEmpty() ? "not read" : round.round().words() ? words(round, file.units()) : read,
-          expected,
-          round.round().words(),
-          round.chain().stream().findFirst().map(l -> l.reading().person().name()).orElse(""),
-          round.verdict());
-    }
-
-    /** What did not look or sound as computed; a lamp that does needs no line. */
-    private static String words(RoundView round, UnitSystem units) {
-      List<String> other =
-          round.checks().stream()
-              .filter(view -> view.verdict() == Verdict.FAILS)
-              .map(
-                  v ->
-                      v.check().title()
-                          + ": "
-                          + v.check().measure().text(v.newest().value(), units))
-              .toList();
-      return other.isEmpty() ? "as computed" : String.join("; ", other);
-    }
   }
 
   /** A stop with what it tells. */
@@ -104,7 +65,7 @@ class HandoverController {
     model.put("job", file.job());
     model.put("units", file.units());
     model.put("person", person);
-    model.put("towline", Towline.draw(file, Station.HANDOVER, ""));
+    model.put("towline", towline.draw(file, Station.HANDOVER, ""));
     return pdf.answer("report-pdf", model, ref + "-report.pdf");
   }
 
@@ -112,14 +73,23 @@ class HandoverController {
     Map<String, Object> model = new HashMap<>();
     model.put(
         "checkRows",
-        Round.of(Stream.concat(file.proof().stream(), file.readBeyond().stream()).toList()).stream()
-            .map(round -> CheckRow.of(file, RoundView.of(file, round)))
+        Round.of(
+                Stream.concat(
+                        file.work().bench().proof().stream(),
+                        file.work().bench().readBeyond().stream())
+                    .toList())
+            .stream()
+            .map(round -> CheckRow.of(file, round))
             .toList());
-    model.put("stopRows", file.stops().stream().map(s -> new StopRow(s, s.analysed())).toList());
-    model.put("setting", file.setting().orElse(null));
-    model.put("ratings", file.ratings());
-    model.put("gaps", file.gaps());
-    model.put("load", file.load());
+    model.put(
+        "stopRows",
+        file.record().stops().stream()
+            .map(s -> new StopRow(s, s.analysed().orElse(null)))
+            .toList());
+    model.put("setting", file.work().road().setting().orElse(null));
+    model.put("ratings", file.work().rig().ratings());
+    model.put("gaps", file.work().rig().gaps());
+    model.put("load", file.work().rig().load());
     model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
     model.put("cautions", cautions(file));
     return model;

@@ -25,7 +25,7 @@ class Colours {
 
   @Transactional(readOnly = true)
   Crosswalk crosswalk(JobFile file) {
-    return Crosswalk.of(file.rig(), file.harness(), built(file));
+    return Crosswalk.of(file.rig(), file.work().harness().plan(), built(file));
   }
 
   private Map<Crosswalk.Seen, WireColour> built(JobFile file) {

@@ -6,11 +6,10 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.app.drawing.FaceDrawing;
 import org.jexel.app.drawing.PlanDrawing;
+import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.RigCards;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
-import org.jexel.app.rig.FigureCards;
-import org.jexel.app.rig.RigCards;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.Convention;
 import org.jexel.core.connector.Face;
@@ -23,6 +22,7 @@ import org.jexel.core.harness.Materials;
 import org.jexel.core.harness.Segment;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StudPlan;
+import org.jexel.core.job.Station;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -72,12 +72,12 @@ class HarnessPages {
 
   ModelAndView page(JobFile file, Asked asked) {
     String card = asked.card();
-    Harness harness = file.harness();
+    Harness harness = file.work().harness().plan();
     List<Card> cards = cards(file);
     String open =
         cards.stream().anyMatch(c -> c.id().equals(card))
             ? card
-            : file.openStep().isPresent() ? "steps" : "plan";
+            : file.work().harness().openStep().isPresent() ? "steps" : "plan";
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("cards", cards);
     view.put("again", asked.again());
@@ -103,7 +103,7 @@ class HarnessPages {
         Map<Long, Double> issued = stock.issued(file);
         view.put("list", stock.cutList(file, issued));
         view.put("issued", issued);
-        view.put("materials", Materials.of(file.scope(), file.units()));
+        view.put("materials", Materials.of(file.work().harness().scope(), file.units()));
       }
       case "whatif" -> view.put("whatif", WhatIf.of(file, asked.state(), asked.fault()));
       case "steps" -> view.put("steps", steps(file));
@@ -117,9 +117,9 @@ class HarnessPages {
   }
 
   private static List<Card> cards(JobFile file) {
-    List<Step> steps = file.steps();
-    long done = steps.stream().filter(file::done).count();
-    int wires = file.scope().newSpans().size();
+    List<Step> steps = file.work().harness().steps();
+    long done = steps.stream().filter(file.work().harness()::done).count();
+    int wires = file.work().harness().scope().newSpans().size();
     List<Card> cards = new ArrayList<>();
     cards.add(
         new Card(
@@ -129,7 +129,10 @@ class HarnessPages {
     cards.add(new Card("choices", "How it is to be wired", "schools, box, slack"));
     cards.add(new Card("plan", "Plan drawing", "move lamps, box, entry, switch"));
     cards.add(
-        new Card("circuits", "Circuits and holes", file.harness().circuits().size() + " circuits"));
+        new Card(
+            "circuits",
+            "Circuits and holes",
+            file.work().harness().plan().circuits().size() + " circuits"));
     cards.add(
         new Card(
             "colours",
@@ -149,7 +152,7 @@ class HarnessPages {
   private void plan(JobFile file, Map<String, Object> view) {
     List<PlanDrawing.Part> parts =
         file.person().role().mayChange() ? PlanMoves.parts(file) : List.of();
-    view.put("plan", PlanDrawing.draw(file.scope(), parts, file.units()));
+    view.put("plan", PlanDrawing.draw(file.work().harness().scope(), parts, file.units()));
     view.put("canUndo", moves.canUndo(file));
   }
 
@@ -174,7 +177,7 @@ class HarnessPages {
 
   static List<Row> rows(JobFile file) {
     Convention convention = file.rig().convention();
-    return file.harness().circuits().stream()
+    return file.work().harness().plan().circuits().stream()
         .map(
             c ->
                 new Row(
@@ -185,11 +188,11 @@ class HarnessPages {
   }
 
   private static List<StepRow> steps(JobFile file) {
-    Step current = file.openStep().orElse(null);
+    Step current = file.work().harness().openStep().orElse(null);
     List<StepRow> rows = new ArrayList<>();
-    for (Step step : file.steps()) {
-      StepTick tick = file.tick(step.id()).filter(StepTick::done).orElse(null);
-      boolean done = file.done(step);
+    for (Step step : file.work().harness().steps()) {
+      StepTick tick = HarnessRows.tick(file, step.id()).filter(StepTick::done).orElse(null);
+      boolean done = file.work().harness().done(step);
       rows.add(new StepRow(step, done, step.equals(current), tick, done && tick == null));
     }
     return rows;

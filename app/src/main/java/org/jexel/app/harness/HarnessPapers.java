@@ -67,17 +67,17 @@ class HarnessPapers {
     model.put("rows", HarnessPages.rows(file));
     model.put("walk", colours.crosswalk(file));
     model.put("segments", Segment.values());
-    model.put("studs", StudPlan.of(file.rig(), file.harness()).studs());
+    model.put("studs", StudPlan.of(file.rig(), file.work().harness().plan()).studs());
     model.put("faces", HarnessPages.faces(file.rig().connector(), file.rig().convention()));
-    model.put("holes", Loom.of(file.rig(), file.harness()).holes());
+    model.put("holes", Loom.of(file.rig(), file.work().harness().plan()).holes());
     model.put("list", stock.cutList(file));
-    model.put("materials", Materials.of(file.scope(), file.units()));
-    model.put("problems", file.harness().problems());
+    model.put("materials", Materials.of(file.work().harness().scope(), file.units()));
+    model.put("problems", file.work().harness().plan().problems());
     return model;
   }
 
   private static String drawing(JobFile file) {
-    return PlanDrawing.draw(file.scope(), PlanMoves.parts(file), file.units());
+    return PlanDrawing.draw(file.work().harness().scope(), PlanMoves.parts(file), file.units());
   }
 
   @GetMapping("/jobs/{ref}/harness/sheet")
@@ -120,7 +120,8 @@ class HarnessPapers {
 
   @GetMapping("/jobs/{ref}/harness/materials.csv")
   ResponseEntity<byte[]> materials(@PathVariable String ref, Person person) {
-    Materials materials = Materials.of(files.open(ref, person).scope(), person.units());
+    Materials materials =
+        Materials.of(files.open(ref, person).work().harness().scope(), person.units());
     return csv(
         ref + "-materials",
         List.of("count", "what", "for"),

@@ -77,15 +77,19 @@ class NetworkApi {
     JobFile file = files.open(ref, person);
     RigState state = new RigState(StateWord.parse(Arrays.asList(words.split("[,\\s]+"))), 1, 1, 1);
     if (gain != null) {
-      if (!file.scale().isMark(gain)) {
+      if (!file.work().road().scale().isMark(gain)) {
         throw new IllegalArgumentException(
             "Gain %s is no mark of this controller: from %s to %s in steps of %s."
                 .formatted(
-                    gain, file.scale().least(), file.scale().greatest(), file.scale().step()));
+                    gain,
+                    file.work().road().scale().least(),
+                    file.work().road().scale().greatest(),
+                    file.work().road().scale().step()));
       }
-      state = state.withGain(file.scale().share(gain));
+      state = state.withGain(file.work().road().scale().share(gain));
     }
-    RigNetwork network = RigNetwork.of(file.rig(), file.harness(), state, Fault.parse(faults));
+    RigNetwork network =
+        RigNetwork.of(file.rig(), file.work().harness().plan(), state, Fault.parse(faults));
     return Spice.of(
         network.network().solve(), "%s, state %s, fault %s".formatted(ref, words, faults));
   }

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.drawing.PlanDrawing;
+import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.LampEntries;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.rig.FigureCards;
-import org.jexel.app.rig.LampCards;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
@@ -32,10 +32,10 @@ public class PlanMoves {
 
   private final PlanMoveRepository moves;
   private final FigureCards figures;
-  private final LampCards lamps;
+  private final LampEntries lamps;
   private final Clock clock;
 
-  PlanMoves(PlanMoveRepository moves, FigureCards figures, LampCards lamps, Clock clock) {
+  PlanMoves(PlanMoveRepository moves, FigureCards figures, LampEntries lamps, Clock clock) {
     this.moves = moves;
     this.figures = figures;
     this.lamps = lamps;

@@ -20,8 +20,8 @@ public class Steps {
   /** Ticks or unticks a step of this job; a step that it has not is left alone. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void tick(JobFile file, String step, boolean done) {
-    boolean known = file.steps().stream().anyMatch(s -> s.id().equals(step));
-    boolean now = file.tick(step).map(StepTick::done).orElse(false);
+    boolean known = file.work().harness().steps().stream().anyMatch(s -> s.id().equals(step));
+    boolean now = HarnessRows.tick(file, step).map(StepTick::done).orElse(false);
     if (known && now != done) {
       ticks.save(new StepTick(file.job(), step, done, file.person(), clock.instant()));
       ticks.flush();

@@ -54,7 +54,7 @@ public class Stock {
                         reel.colour(),
                         reel.metres() + out.getOrDefault(reel.id(), 0.0)))
             .toList();
-    return CutList.of(file.scope(), shelf);
+    return CutList.of(file.work().harness().scope(), shelf);
   }
 
   /** Metres of each reel that are out for this job. */

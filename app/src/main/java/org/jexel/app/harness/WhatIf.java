@@ -34,16 +34,23 @@ record WhatIf(
 
   static WhatIf of(JobFile file, List<String> state, String fault) {
     Set<StateWord> on = known(state);
-    List<KnownFault> faults = FaultCatalog.of(file.rig(), file.harness());
+    List<KnownFault> faults = FaultCatalog.of(file.rig(), file.work().harness().plan());
     int chosen = fault.matches("\\d{1,4}") ? Integer.parseInt(fault) : -1;
     chosen = chosen < faults.size() ? chosen : -1;
     RigState held = new RigState(on, 1, 1, 1);
     List<Fault> there = chosen < 0 ? List.of() : List.of(faults.get(chosen).fault());
     try {
-      Solution whole = RigNetwork.of(file.rig(), file.harness(), held).network().solve();
-      Solution faulty = RigNetwork.of(file.rig(), file.harness(), held, there).network().solve();
+      Solution whole =
+          RigNetwork.of(file.rig(), file.work().harness().plan(), held).network().solve();
+      Solution faulty =
+          RigNetwork.of(file.rig(), file.work().harness().plan(), held, there).network().solve();
       return new WhatIf(
-          StateWord.values(), on, faults, chosen, Lit.of(file.harness(), faulty, whole), null);
+          StateWord.values(),
+          on,
+          faults,
+          chosen,
+          Lit.of(file.work().harness().plan(), faulty, whole),
+          null);
     } catch (NetworkException e) {
       return new WhatIf(StateWord.values(), on, faults, chosen, List.of(), e.getMessage());
     }

@@ -1,8 +1,10 @@
 package org.jexel.app.helper;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 /** Helper pages by code and by job. */
@@ -13,4 +15,8 @@ interface HelperPageRepository extends JpaRepository<HelperPage, Long> {
   Optional<HelperPage> byCode(String code);
 
   List<HelperPage> findByJobIdAndClosedFalse(long job);
+
+  @Modifying
+  @Query("delete from HelperPage h where h.endsAt < :then")
+  int deleteByEndsAtBefore(Instant then);
 }

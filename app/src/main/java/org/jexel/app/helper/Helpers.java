@@ -13,12 +13,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.TimeUnit;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.Station;
-import org.jexel.app.job.StationState;
 import org.jexel.core.check.Check;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.StationState;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -38,6 +40,9 @@ public class Helpers {
 
   /** A browser opens a closed stream again by itself: nothing is kept for phones that are gone. */
   private static final long STREAM = Duration.ofMinutes(2).toMillis();
+
+  /** So long one can still see who opened a page. */
+  private static final Duration KEPT = Duration.ofDays(30);
 
   private static final int GUESSES = 12;
   private static final int FOLLOWERS = 8;
@@ -145,6 +150,13 @@ public class Helpers {
     emitter.onTimeout(emitter::complete);
     send(emitter);
     return emitter;
+  }
+
+  /** Forgets pages whose codes have ended long ago. */
+  @Scheduled(fixedDelay = 12, initialDelay = 1, timeUnit = TimeUnit.HOURS)
+  @Transactional
+  public void age() {
+    pages.deleteByEndsAtBefore(clock.instant().minus(KEPT));
   }
 
   /** Open streams would hold the server back when it stops. */

@@ -1,8 +1,11 @@
 package org.jexel.app.helper;
 
+import java.util.Comparator;
 import java.util.List;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
+import org.jexel.core.job.BenchWork;
+import org.jexel.core.job.Taken;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Verdict;
 
@@ -20,16 +23,23 @@ public record Hold(String act, String state, String check, String last, Verdict 
       new Hold("Hold nothing", "Wait for the next check.", "", "", Verdict.NOT_YET);
 
   static Hold of(JobFile file, Check check) {
-    return file.readings().stream()
-        .reduce((a, b) -> b)
-        .map(
+    BenchWork bench = file.work().bench();
+    return bench.newest().values().stream()
+        .max(Comparator.comparing(Taken::id))
+        .flatMap(
             last ->
-                new Hold(
-                    act(check),
-                    check.state(),
-                    check.title(),
-                    last.title() + ": " + last.measure().text(last.value(), file.units()),
-                    last.verdict()))
+                bench
+                    .check(last.check())
+                    .map(
+                        read ->
+                            new Hold(
+                                act(check),
+                                check.state(),
+                                check.title(),
+                                read.title()
+                                    + ": "
+                                    + read.measure().text(last.value(), file.units()),
+                                bench.verdict(read))))
         .orElseGet(() -> new Hold(act(check), check.state(), check.title(), "", Verdict.NOT_YET));
   }
 

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import java.time.Instant;
 
 /** What somebody typed and did not finish, or what could not be taken yet. */
 @Entity
@@ -18,6 +19,7 @@ public class Draft {
   private String field;
   private String typed;
   private long seenId;
+  private Instant typedAt;
 
   protected Draft() {}
 
@@ -28,7 +30,8 @@ public class Draft {
     this.field = field;
   }
 
-  void type(String text, long seen) {
+  void type(String text, long seen, Instant at) {
+    this.typedAt = at;
     this.typed = text;
     this.seenId = seen;
   }

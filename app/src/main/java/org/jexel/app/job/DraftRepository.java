@@ -1,5 +1,6 @@
 package org.jexel.app.job;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -12,6 +13,10 @@ interface DraftRepository extends JpaRepository<Draft, Long> {
 
   Optional<Draft> findByJobIdAndPersonIdAndFormAndField(
       Long jobId, Long personId, String form, String field);
+
+  @Modifying
+  @Query("delete from Draft d where d.typedAt < :then")
+  int deleteByTypedAtBefore(Instant then);
 
   @Modifying
   @Query(

@@ -1,10 +1,14 @@
 package org.jexel.app.job;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import org.jexel.app.security.Person;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,10 +19,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(propagation = Propagation.MANDATORY)
 public class Drafts {
-  private final DraftRepository drafts;
+  /** What nobody took or cleared for so long is forgotten. */
+  private static final Duration KEPT = Duration.ofDays(90);
 
-  Drafts(DraftRepository drafts) {
+  private final DraftRepository drafts;
+  private final Clock clock;
+
+  Drafts(DraftRepository drafts, Clock clock) {
     this.drafts = drafts;
+    this.clock = clock;
   }
 
   public void keep(Job job, Person person, String form, String field, String typed, long seen) {
@@ -26,7 +35,7 @@ public class Drafts {
         drafts
             .findByJobIdAndPersonIdAndFormAndField(job.id(), person.id(), form, field)
             .orElseGet(() -> new Draft(job.id(), person.id(), form, field));
-    draft.type(typed, seen);
+    draft.type(typed, seen, clock.instant());
     drafts.save(draft);
   }
 
@@ -36,6 +45,13 @@ public class Drafts {
 
   public void dropForm(Job job, Person person, String form) {
     drafts.dropForm(job.id(), person.id(), form);
+  }
+
+  /** Forgets old drafts. */
+  @Scheduled(fixedDelay = 12, initialDelay = 1, timeUnit = TimeUnit.HOURS)
+  @Transactional
+  public void age() {
+    drafts.deleteByTypedAtBefore(clock.instant().minus(KEPT));
   }
 
   /** Every draft of one person on one job; who may only look has none. */

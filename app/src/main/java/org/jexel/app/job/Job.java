@@ -1,22 +1,29 @@
 package org.jexel.app.job;
 
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
+import jakarta.persistence.MapKeyColumn;
 import jakarta.persistence.Version;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.stream.Collectors;
-import org.jexel.app.rig.RigPart;
+import org.hibernate.annotations.BatchSize;
 import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
+import org.jexel.core.job.Progress;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.StationState;
 import org.jexel.core.rig.Wish;
 
 /** A job: a tow vehicle, a trailer, a controller and a reason. */
@@ -44,7 +51,14 @@ public class Job {
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private RigPart controller;
 
-  private String states;
+  /** By name of the station: a word that this version does not know is no reason to stop. */
+  @ElementCollection
+  @CollectionTable(name = "job_station", joinColumns = @JoinColumn(name = "job_id"))
+  @MapKeyColumn(name = "station")
+  @Column(name = "state")
+  @BatchSize(size = 100)
+  private Map<String, String> states = new HashMap<>();
+
   private byte nextStation;
   private String nextAct;
   private String requestKey;
@@ -65,8 +79,6 @@ public class Job {
     this.ref = "t" + HexFormat.of().toHexDigits(ThreadLocalRandom.current().nextLong(), 10);
     this.createdAt = at;
     this.updatedAt = at;
-    this.states =
-        Arrays.stream(Station.values()).map(s -> "NOT_YET").collect(Collectors.joining(" "));
     this.nextStation = 1;
     this.nextAct = "";
   }
@@ -92,10 +104,7 @@ public class Job {
   }
 
   void stand(Progress progress, Instant at) {
-    this.states =
-        Arrays.stream(Station.values())
-            .map(station -> progress.states().get(station).name())
-            .collect(Collectors.joining(" "));
+    progress.states().forEach((station, state) -> states.put(station.name(), state.name()));
     this.nextStation = (byte) progress.next().station().number();
     this.nextAct = progress.next().text();
     this.updatedAt = at;
@@ -154,15 +163,11 @@ public class Job {
     return createdAt;
   }
 
+  /** How each station stood after the last act. */
   public Map<Station, StationState> states() {
-    return states(states);
-  }
-
-  static Map<Station, StationState> states(String stored) {
     Map<Station, StationState> map = new EnumMap<>(Station.class);
-    String[] words = stored.split(" ");
     for (Station station : Station.values()) {
-      String word = station.ordinal() < words.length ? words[station.ordinal()] : "";
+      String word = states.getOrDefault(station.name(), "");
       map.put(station, Words.of(StationState.class, word, StationState.NOT_YET));
     }
     return map;

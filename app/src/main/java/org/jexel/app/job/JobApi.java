@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.security.Person;
-import org.springframework.data.domain.Limit;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -20,9 +19,9 @@ import org.springframework.web.server.ResponseStatusException;
 class JobApi {
   private static final int MOST = 500;
 
-  private final JobRepository jobs;
+  private final JobList jobs;
 
-  JobApi(JobRepository jobs) {
+  JobApi(JobList jobs) {
     this.jobs = jobs;
   }
 
@@ -43,15 +42,9 @@ class JobApi {
     if (limit < 1 || limit > MOST) {
       throw refused("limit is from 1 to " + MOST + ".");
     }
-    Long workshop = person.workshop().id();
-    Long behind =
-        after.isEmpty()
-            ? 0L
-            : jobs.find(workshop, after)
-                .map(Job::id)
-                .orElseThrow(() -> refused("There is no job " + after + "."));
     List<Job> page =
-        jobs.findByWorkshopIdAndIdGreaterThanOrderById(workshop, behind, Limit.of(limit + 1));
+        jobs.after(person, after, limit + 1)
+            .orElseThrow(() -> refused("There is no job " + after + "."));
     List<Job> told = page.subList(0, Math.min(limit, page.size()));
     ResponseEntity.BodyBuilder answer = ResponseEntity.ok();
     if (page.size() > limit) {

@@ -6,18 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.function.Predicate;
-import org.jexel.app.bench.ReadingRepository;
-import org.jexel.app.cab.CabNoteRepository;
-import org.jexel.app.harness.StepTickRepository;
-import org.jexel.app.rig.LampEntryRepository;
-import org.jexel.app.rig.LoadLineRepository;
-import org.jexel.app.rig.RigFigureRepository;
-import org.jexel.app.road.GainSettingRepository;
-import org.jexel.app.road.TestStopRepository;
 import org.jexel.app.security.Person;
-import org.jexel.app.workshop.ControllerEntry;
-import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.job.Work;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -31,15 +21,7 @@ public class JobFiles {
   private static final Logger LOG = LoggerFactory.getLogger(JobFiles.class);
 
   private final JobRepository jobs;
-  private final ConnectorCatalog catalog;
-  private final RigFigureRepository figures;
-  private final LampEntryRepository lamps;
-  private final LoadLineRepository loads;
-  private final ReadingRepository readings;
-  private final TestStopRepository stops;
-  private final GainSettingRepository settings;
-  private final StepTickRepository ticks;
-  private final CabNoteRepository cabNotes;
+  private final Rooms rooms;
   private final Drafts drafts;
   private final Plans plans;
   private final Again again;
@@ -49,15 +31,7 @@ public class JobFiles {
 
   JobFiles(
       JobRepository jobs,
-      ConnectorCatalog catalog,
-      RigFigureRepository figures,
-      LampEntryRepository lamps,
-      LoadLineRepository loads,
-      ReadingRepository readings,
-      TestStopRepository stops,
-      GainSettingRepository settings,
-      StepTickRepository ticks,
-      CabNoteRepository cabNotes,
+      Rooms rooms,
       Drafts drafts,
       Plans plans,
       Again again,
@@ -65,15 +39,7 @@ public class JobFiles {
       EntityManager entities,
       Clock clock) {
     this.jobs = jobs;
-    this.catalog = catalog;
-    this.figures = figures;
-    this.lamps = lamps;
-    this.loads = loads;
-    this.readings = readings;
-    this.stops = stops;
-    this.settings = settings;
-    this.ticks = ticks;
-    this.cabNotes = cabNotes;
+    this.rooms = rooms;
     this.drafts = drafts;
     this.plans = plans;
     this.again = again;
@@ -86,7 +52,7 @@ public class JobFiles {
   @Transactional(readOnly = true)
   public JobFile open(String ref, Person person) {
     Job job = find(ref, person);
-    return read(job, person, rows(job));
+    return read(job, person, rooms.rows(job));
   }
 
   /**
@@ -105,14 +71,13 @@ public class JobFiles {
                 () -> {
                   jobs.hold(person.workshop().id(), ref);
                   Job job = find(ref, person);
-                  Rows rows = rows(job);
+                  Rows rows = rooms.rows(job);
                   JobFile file = read(job, person, rows).held();
                   T told = act.apply(file);
-                  if (file.isChanged()) {
+                  if (!file.changes().isEmpty()) {
                     entities.flush();
-                    Rows now =
-                        file.onlyReadingsAdded() ? rows.with(readings.ofJob(job.id())) : rows(job);
-                    job.stand(read(job, person, now).progress(), clock.instant());
+                    Rows now = rows.with(rooms.rows(job, file.changes()));
+                    job.stand(read(job, person, now).work().progress(), clock.instant());
                   }
                   return told;
                 }));
@@ -144,28 +109,22 @@ public class JobFiles {
   /** The job as its rows tell it, without those that cannot be digested. */
   private JobFile read(Job job, Person person, Rows all) {
     List<LeftOut> leftOut = new ArrayList<>();
-    Rows rows = all.digestible(catalog, leftOut);
-    job.controller()
-        .model()
-        .filter(Predicate.not(ControllerEntry::readable))
-        .map(entry -> new LeftOut("controller model “" + entry.label() + "”", "it cannot be read"))
-        .ifPresent(leftOut::add);
+    Rows rows = all.digestible(leftOut);
     try {
       return digested(job, person, rows, leftOut);
     } catch (RuntimeException cannot) {
       LOG.warn("{} cannot be worked out from all of its rows: {}", job.ref(), cannot.getMessage());
-      List<Object> kept = new ArrayList<>();
-      goTogether(job, person, rows, rows.leaning(), kept, leftOut);
+      List<StoredRow> kept = new ArrayList<>();
+      goTogether(job, person, rows, rows.stored(), kept, leftOut);
       return digested(job, person, rows.only(kept), leftOut);
     }
   }
 
   /** A file whose stations have been worked out: whatever does not go together shows here. */
   private JobFile digested(Job job, Person person, Rows rows, List<LeftOut> leftOut) {
-    JobFile file =
-        new JobFile(job, person, catalog, rows, leftOut, () -> drafts.of(job, person), plans);
-    file.digest();
-    return file;
+    Work work = new Work(rows.record(job), plans, person.units());
+    work.digest();
+    return new JobFile(job, person, rows, leftOut, work, drafts);
   }
 
   /**
@@ -176,10 +135,10 @@ public class JobFiles {
       Job job,
       Person person,
       Rows rows,
-      List<Object> some,
-      List<Object> kept,
+      List<StoredRow> some,
+      List<StoredRow> kept,
       List<LeftOut> leftOut) {
-    List<Object> more = new ArrayList<>(kept);
+    List<StoredRow> more = new ArrayList<>(kept);
     more.addAll(some);
     try {
       digested(job, person, rows.only(more), leftOut);
@@ -187,24 +146,12 @@ public class JobFiles {
     } catch (RuntimeException cannot) {
       if (some.size() == 1) {
         String why = "it does not go with the rest: " + cannot.getMessage();
-        leftOut.add(new LeftOut(Rows.name(some.get(0)), why));
+        leftOut.add(new LeftOut(some.get(0).name(), why));
       } else {
         int half = some.size() / 2;
         goTogether(job, person, rows, some.subList(0, half), kept, leftOut);
         goTogether(job, person, rows, some.subList(half, some.size()), kept, leftOut);
       }
     }
-  }
-
-  private Rows rows(Job job) {
-    return new Rows(
-        figures.ofParts(List.of(job.tow().id(), job.trailer().id(), job.controller().id())),
-        lamps.ofPart(job.trailer().id()),
-        loads.findByJobIdAndRemovedFalseOrderById(job.id()),
-        readings.ofJob(job.id()),
-        stops.ofJob(job.id()),
-        settings.ofJob(job.id()),
-        ticks.ofJob(job.id()),
-        cabNotes.newestOf(job.id()));
   }
 }

@@ -6,11 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.jexel.core.check.Check;
-import org.jexel.core.check.CheckSheet;
 import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.job.Planner;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
@@ -22,7 +21,7 @@ import org.springframework.stereotype.Component;
  * rig on the next page is not planned again, and a changed one never meets an old plan.
  */
 @Component
-class Plans {
+class Plans implements Planner {
   private static final int REMEMBERED = 400;
   private static final int PREDICTED = 12;
 
@@ -39,24 +38,22 @@ class Plans {
   private final Cache<Checked, Predictions> predictions =
       Caffeine.newBuilder().maximumSize(PREDICTED).build();
 
-  Harness harness(Rig rig, List<WireSize> stock) {
-    return harnesses.get(wired(rig, stock), key -> HarnessPlanner.plan(rig, stock));
+  @Override
+  public Harness harness(Rig rig, List<WireSize> stock) {
+    return harnesses.get(wired(rig, stock), key -> Planner.super.harness(rig, stock));
   }
 
-  List<Check> checks(Rig rig, List<WireSize> stock, OptionalDouble supply) {
+  @Override
+  public List<Check> checks(Rig rig, List<WireSize> stock, OptionalDouble supply) {
     return checks.get(
-        new Checked(wired(rig, stock), supply),
-        key -> CheckSheet.of(rig, harness(rig, stock), supply));
+        new Checked(wired(rig, stock), supply), key -> Planner.super.checks(rig, stock, supply));
   }
 
-  /** What every fault of this rig would make every check read. */
-  Predictions predictions(Rig rig, List<WireSize> stock, OptionalDouble supply) {
+  @Override
+  public Predictions predictions(Rig rig, List<WireSize> stock, OptionalDouble supply) {
     return predictions.get(
         new Checked(wired(rig, stock), supply),
-        key -> {
-          Rig read = CheckSheet.asRead(rig, supply);
-          return Predictions.of(read, harness(rig, stock), checks(rig, stock, supply));
-        });
+        key -> Planner.super.predictions(rig, stock, supply));
   }
 
   private static Wired wired(Rig rig, List<WireSize> stock) {

@@ -2,13 +2,21 @@ package org.jexel.app.job;
 
 import java.util.Map;
 import java.util.UUID;
-import org.jexel.app.drawing.Towline;
+import org.jexel.core.job.Progress;
+import org.jexel.core.job.Station;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 
 /** Puts a station's view into the frame that every job page shares. */
 @Component
 public class StationPages {
+  private final Rooms rooms;
+  private final Towline towline;
+
+  StationPages(Rooms rooms, Towline towline) {
+    this.rooms = rooms;
+    this.towline = towline;
+  }
 
   /**
    * @param view what the station's own template needs; a next act in it goes before the job's
@@ -16,7 +24,7 @@ public class StationPages {
    */
   public ModelAndView page(JobFile file, Station station, String card, Map<String, ?> view) {
     ModelAndView page = new ModelAndView("station");
-    Progress progress = file.progress();
+    Progress progress = file.work().progress();
     String drawn = String.valueOf(view.containsKey("drawn") ? view.get("drawn") : card);
     page.addAllObjects(view);
     page.addObject("file", file);
@@ -25,9 +33,10 @@ public class StationPages {
     page.addObject("job", file.job());
     page.addObject("station", station);
     page.addObject("rail", progress.states());
-    page.addObject("next", view.containsKey("next") ? view.get("next") : progress.next());
+    page.addObject(
+        "next", view.containsKey("next") ? view.get("next") : rooms.card(progress.next()));
     page.addObject("open", card);
-    page.addObject("towline", Towline.draw(file, station, drawn));
+    page.addObject("towline", towline.draw(file, station, drawn));
     page.addObject("requestKey", UUID.randomUUID().toString());
     page.addObject("mayChange", file.person().role().mayChange());
     return page;

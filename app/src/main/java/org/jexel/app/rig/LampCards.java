@@ -3,6 +3,7 @@ package org.jexel.app.rig;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import org.jexel.app.entry.LampEntries;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.quantity.Measure;
@@ -27,11 +28,11 @@ public class LampCards {
   /** Form of a lamp that is added. */
   static final String ADDED = "lamp";
 
-  private final LampEntryRepository lamps;
+  private final LampEntries lamps;
   private final Drafts drafts;
   private final Clock clock;
 
-  LampCards(LampEntryRepository lamps, Drafts drafts, Clock clock) {
+  LampCards(LampEntries lamps, Drafts drafts, Clock clock) {
     this.lamps = lamps;
     this.drafts = drafts;
     this.clock = clock;
@@ -105,7 +106,7 @@ public class LampCards {
                   LampTechnology.class, typed.get(lamp.slot() + ".technology"), lamp.technology()));
       said = moved(file, said, typed);
       if (!said.equals(lamp)) {
-        enter(file, said);
+        lamps.enter(file, said);
       }
     }
     file.changed();
@@ -131,11 +132,6 @@ public class LampCards {
     drafts.drop(file.job(), file.person(), FORM, codeX);
     drafts.drop(file.job(), file.person(), FORM, codeY);
     return lamp.at(place.x(), place.y());
-  }
-
-  @Transactional(propagation = Propagation.MANDATORY)
-  public void enter(JobFile file, Lamp lamp) {
-    lamps.save(new LampEntry(file.job().trailer(), lamp, file.person(), clock.instant()));
   }
 
   /** Adds a lamp, or keeps what was typed with the reason why not. */
@@ -173,7 +169,7 @@ public class LampCards {
       return "There is a lamp at that place already.";
     }
     double y = where.sign() * (plan.half() - LampOffer.INSET);
-    enter(
+    lamps.enter(
         file,
         new Lamp(
             stem,

@@ -4,12 +4,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jexel.app.entry.FieldView;
+import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.RigCards;
+import org.jexel.app.entry.RigRows;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
+import org.jexel.core.job.NextAct;
+import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.Influence;
 import org.jexel.core.rig.Lamp;
@@ -49,14 +54,21 @@ class RigController {
   private final LampCards lamps;
   private final LoadCards loads;
   private final StationPages pages;
+  private final RigRoom room;
 
   RigController(
-      JobFiles files, FigureCards figures, LampCards lamps, LoadCards loads, StationPages pages) {
+      JobFiles files,
+      FigureCards figures,
+      LampCards lamps,
+      LoadCards loads,
+      StationPages pages,
+      RigRoom room) {
     this.files = files;
     this.figures = figures;
     this.lamps = lamps;
     this.loads = loads;
     this.pages = pages;
+    this.room = room;
   }
 
   /** A card of figures with its fields. */
@@ -92,18 +104,18 @@ class RigController {
         file.typed().at(LoadCards.FORM, "name").map(Draft::seenId).orElse(0L) > 0
             ? loads.problems(file, typedLoad(file))
             : Map.of());
-    view.put("load", file.load());
-    view.put("ratings", file.ratings());
-    view.put("gaps", file.gaps());
+    view.put("loadLines", RigRows.of(file).loads());
+    view.put("load", file.work().rig().load());
+    view.put("ratings", file.work().rig().ratings());
+    view.put("gaps", file.work().rig().gaps());
     view.put("worthMeasuring", worthMeasuring(file));
     String open = card.isEmpty() ? openByDefault(file) : card;
     return pages.page(file, Station.RIG, open, view);
   }
 
-  private static String openByDefault(JobFile file) {
-    return file.progress().next().station() == Station.RIG
-        ? file.progress().next().card()
-        : "vehicle";
+  private String openByDefault(JobFile file) {
+    NextAct next = file.work().progress().next();
+    return next.station() == Station.RIG ? room.card(next.aim()) : "vehicle";
   }
 
   private static Map<String, String> typedLoad(JobFile file) {

@@ -10,6 +10,7 @@ import java.time.Instant;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.road.Setting;
 
 /** A settled gain with the load and surface that it holds for. Append-only. */
 @Entity
@@ -60,19 +61,12 @@ public class GainSetting {
     return gain;
   }
 
-  public Surface surface() {
-    return Surface.valueOf(surface);
-  }
-
-  public double trailerMass() {
-    return trailerMassKg;
-  }
-
-  public Person person() {
-    return person;
-  }
-
-  public Instant settledAt() {
-    return settledAt;
+  /**
+   * As the core knows it.
+   *
+   * @throws IllegalArgumentException if the row holds a word that is none
+   */
+  Setting setting() {
+    return new Setting(gain, Surface.valueOf(surface), trailerMassKg, settledAt, person.name());
   }
 }

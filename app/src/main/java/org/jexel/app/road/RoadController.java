@@ -7,15 +7,16 @@ import java.util.Map;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
-import org.jexel.app.job.Station;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.care.WheelNuts;
+import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.TestStop;
 import org.jexel.core.road.UnbrakedStop;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,8 +44,17 @@ class RoadController {
     this.pages = pages;
   }
 
-  /** A stop with what it tells. */
-  record StopRow(TestStop stop, Stop told) {}
+  /**
+   * A stop with what it tells.
+   *
+   * @param told null when neither distance nor time was taken
+   */
+  record StopRow(long id, String who, TestStop stop, Stop told) {
+    private static StopRow of(StopLine line) {
+      TestStop stop = line.stop();
+      return new StopRow(line.id(), line.person().name(), stop, stop.analysed().orElse(null));
+    }
+  }
 
   @GetMapping("/jobs/{ref}/road")
   ModelAndView road(
@@ -57,20 +67,19 @@ class RoadController {
     Map<String, String> typed = typed(file);
     boolean asked = file.typed().at(RoadService.FORM, "gain").map(Draft::seenId).orElse(0L) > 0;
     view.put("typed", typed);
-    view.put(
-        "problems", asked ? road.read(file, typed, null, "").problems() : Map.<String, String>of());
-    view.put("gate", file.gate());
+    view.put("problems", asked ? road.read(file, typed).problems() : Map.<String, String>of());
+    view.put("gate", file.work().road().gate());
     view.put("braked", file.rig().hasElectricBrakes());
-    view.put("advice", file.advice());
-    view.put("scale", file.scale());
-    view.put("setting", file.setting().orElse(null));
-    view.put("stops", file.stops().stream().map(s -> new StopRow(s, s.analysed())).toList());
+    view.put("advice", file.work().road().advice());
+    view.put("scale", file.work().road().scale());
+    view.put("setting", file.work().road().setting().orElse(null));
+    view.put("stops", RoadRows.of(file).stops().stream().map(StopRow::of).toList());
     view.put("surfaces", Surface.values());
     view.put("outcomes", Outcome.values());
     view.put("ways", TestStop.Way.values());
     view.put("corrects", corrects);
-    view.put("trailerMass", file.load().mass());
-    view.put("unbraked", UnbrakedStop.of(file.rig(), file.load()));
+    view.put("trailerMass", file.work().rig().load().mass());
+    view.put("unbraked", UnbrakedStop.of(file.rig(), file.work().rig().load()));
     view.put("nuts", WheelNuts.of(file.rig()));
     return pages.page(file, Station.ROAD, card.isEmpty() ? "stop" : card, view);
   }
@@ -78,7 +87,7 @@ class RoadController {
   private static Map<String, String> typed(JobFile file) {
     Map<String, String> typed = new LinkedHashMap<>();
     FIELDS.forEach(field -> typed.put(field, file.typed().text(RoadService.FORM, field)));
-    double advised = file.advice().gain();
+    double advised = file.work().road().advice().gain();
     if (typed.get("gain").isEmpty() && !Double.isNaN(advised)) {
       typed.put("gain", Measure.GAIN.number(advised, UnitSystem.METRIC));
     }
@@ -86,7 +95,7 @@ class RoadController {
       typed.put("speed", Measure.SPEED.number(USUAL_SPEED, file.units()));
     }
     if (typed.get("surface").isEmpty()) {
-      List<TestStop> stops = file.stops();
+      List<TestStop> stops = file.record().stops();
       typed.put(
           "surface",
           (stops.isEmpty() ? Surface.DRY_ASPHALT : stops.get(stops.size() - 1).surface()).name());

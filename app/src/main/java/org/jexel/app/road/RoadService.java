@@ -15,6 +15,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.TestStop;
 import org.springframework.stereotype.Service;
 
 /** Takes test stops and settles the gain. */
@@ -22,13 +23,13 @@ import org.springframework.stereotype.Service;
 public class RoadService {
   static final String FORM = "stop";
 
-  private final TestStopRepository stops;
+  private final StopLineRepository stops;
   private final GainSettingRepository settings;
   private final Drafts drafts;
   private final Clock clock;
 
   RoadService(
-      TestStopRepository stops, GainSettingRepository settings, Drafts drafts, Clock clock) {
+      StopLineRepository stops, GainSettingRepository settings, Drafts drafts, Clock clock) {
     this.stops = stops;
     this.settings = settings;
     this.drafts = drafts;
@@ -36,20 +37,20 @@ public class RoadService {
   }
 
   /** A form as understood: the entry, or the problems by field. */
-  record Understood(StopEntry entry, Map<String, String> problems) {}
+  record Understood(TestStop stop, Map<String, String> problems) {}
 
-  Understood read(JobFile file, Map<String, String> typed, Long corrects, String requestKey) {
+  Understood read(JobFile file, Map<String, String> typed) {
     Map<String, String> problems = new LinkedHashMap<>();
     UnitSystem units = file.units();
     Double gain = number(typed, "gain", Measure.GAIN, units, problems, true);
-    if (gain != null && !file.scale().isMark(gain)) {
+    if (gain != null && !file.work().road().scale().isMark(gain)) {
       problems.put(
           "gain",
           "No such mark. This controller goes from %s to %s in steps of %s."
               .formatted(
-                  Measure.GAIN.number(file.scale().least(), units),
-                  Measure.GAIN.number(file.scale().greatest(), units),
-                  Measure.GAIN.number(file.scale().step(), units)));
+                  Measure.GAIN.number(file.work().road().scale().least(), units),
+                  Measure.GAIN.number(file.work().road().scale().greatest(), units),
+                  Measure.GAIN.number(file.work().road().scale().step(), units)));
     }
     Double speed = number(typed, "speed", Measure.SPEED, units, problems, true);
     range("speed", speed, StopLimits.SPEED, Measure.SPEED, units, problems);
@@ -69,7 +70,7 @@ public class RoadService {
     }
     return problems.isEmpty()
         ? new Understood(
-            new StopEntry(
+            new TestStop(
                 gain,
                 way,
                 speed,
@@ -78,10 +79,8 @@ public class RoadService {
                 distance,
                 seconds,
                 file.rig().sheet().si(RigField.KERB_MASS),
-                file.load().mass(),
-                note,
-                corrects,
-                requestKey),
+                file.work().rig().load().mass(),
+                note),
             problems)
         : new Understood(null, problems);
   }
@@ -146,13 +145,15 @@ public class RoadService {
       return;
     }
     boolean stands =
-        corrects == null || file.stops().stream().anyMatch(stop -> stop.id().equals(corrects));
-    Understood understood = read(file, typed, corrects, key);
-    if (understood.entry() == null || !file.gate().open() || !stands) {
+        corrects == null
+            || RoadRows.of(file).stops().stream().anyMatch(stop -> stop.id().equals(corrects));
+    Understood understood = read(file, typed);
+    if (understood.stop() == null || !file.work().road().gate().open() || !stands) {
       keep(file, typed, true);
       return;
     }
-    stops.save(new TestStop(file.job(), understood.entry(), file.person(), clock.instant()));
+    stops.save(
+        new StopLine(file.job(), understood.stop(), corrects, file.person(), clock.instant(), key));
     drafts.dropForm(file.job(), file.person(), FORM);
     file.changed();
   }
@@ -171,19 +172,19 @@ public class RoadService {
 
   /** Settles on the advised gain; does nothing when the advice is another by now. */
   public void settle(JobFile file, String requestKey) {
-    GainAdvice advice = file.advice();
+    GainAdvice advice = file.work().road().advice();
     String key = RequestKey.of(requestKey);
     if (advice.act() != GainAdvice.Act.SETTLE
         || settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
-    Surface surface = file.stops().get(file.stops().size() - 1).surface();
+    Surface surface = file.record().stops().get(file.record().stops().size() - 1).surface();
     settings.save(
         new GainSetting(
             file.job(),
             advice.gain(),
             surface,
-            file.load().mass(),
+            file.work().rig().load().mass(),
             file.person(),
             clock.instant(),
             key));

@@ -6,6 +6,7 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.RETURNS_DEEP_STUBS;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
@@ -13,6 +14,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.jexel.app.device.MeterPort;
@@ -24,6 +26,8 @@ import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.quantity.Sum;
@@ -55,7 +59,7 @@ class BenchServiceTest {
 
   private final ReadingRepository readings = mock(ReadingRepository.class);
   private final Drafts drafts = mock(Drafts.class);
-  private final JobFile file = mock(JobFile.class);
+  private final JobFile file = mock(JobFile.class, RETURNS_DEEP_STUBS);
   private final Job job = mock(Job.class);
   private final Person person = mock(Person.class);
   private final MeterPort meter = mock(MeterPort.class);
@@ -66,7 +70,7 @@ class BenchServiceTest {
     when(file.job()).thenReturn(job);
     when(file.person()).thenReturn(person);
     when(file.units()).thenReturn(UnitSystem.METRIC);
-    when(file.lastReading(any())).thenReturn(Optional.empty());
+    when(file.work().bench().last(any())).thenReturn(Optional.empty());
     when(job.ref()).thenReturn("J1");
   }
 
@@ -79,7 +83,7 @@ class BenchServiceTest {
     assertThat(kept.getValue().typed()).isEqualTo("1,7 ohm");
     assertThat(kept.getValue().verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(kept.getValue().band()).isEqualTo(CHECK.band());
-    verify(file).readingsAdded();
+    verify(file).changed(Station.BENCH);
   }
 
   @Test
@@ -138,9 +142,8 @@ class BenchServiceTest {
 
   @Test
   void anotherPersonsReadingInBetweenIsShownFirst() {
-    Reading theirs = mock(Reading.class);
-    when(theirs.id()).thenReturn(7L);
-    when(file.lastReading("brake.resistance")).thenReturn(Optional.of(theirs));
+    Taken theirs = new Taken(7, "brake.resistance", 1.6, Instant.EPOCH, "Somebody else");
+    when(file.work().bench().last("brake.resistance")).thenReturn(Optional.of(theirs));
     bench.record(file, CHECK, "1.7", 0, "key");
     verify(readings, never()).save(any());
     bench.record(file, CHECK, "1.7", 7, "key");

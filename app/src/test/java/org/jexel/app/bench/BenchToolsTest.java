@@ -22,6 +22,7 @@ import org.jexel.app.security.PersonRepository;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Round;
+import org.jexel.core.job.BenchWork;
 import org.jexel.core.quantity.Verdict;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -53,6 +54,10 @@ class BenchToolsTest {
 
   private JobFile file() {
     return files.open(ref, people.findBySignIn("electrician").orElseThrow());
+  }
+
+  private BenchWork bench() {
+    return file().work().bench();
   }
 
   private String fits(String csv) throws Exception {
@@ -87,13 +92,14 @@ class BenchToolsTest {
     assertThat(page)
         .contains("2 of 7 rows fit", "More than 30 V", "Not understood", "cannot be negative")
         .contains("This rig has no check called “anvil”", "Type what the meter shows");
-    assertThat(file().readings()).isEmpty();
+    assertThat(BenchRows.of(file()).readings()).isEmpty();
     for (int i = 0; i < 2; i++) {
       electrician.post(log, Map.of());
     }
-    assertThat(file().readings()).hasSize(2);
-    assertThat(file().readings().stream().map(Reading::source)).containsOnly(Reading.Source.FILE);
-    assertThat(file().newestReadings().get("supply.battery").value()).isEqualTo(12.61);
+    assertThat(BenchRows.of(file()).readings()).hasSize(2);
+    assertThat(BenchRows.of(file()).readings().stream().map(Reading::source))
+        .containsOnly(Reading.Source.FILE);
+    assertThat(bench().newest().get("supply.battery").value()).isEqualTo(12.61);
   }
 
   @Test
@@ -102,7 +108,7 @@ class BenchToolsTest {
     assertThat(fits("value,unit\n")).contains("no row below the first line");
     assertThat(fits("value,value\n1,2\n")).contains("no readable CSV");
     assertThat(fits("value,unit\n\"12.6,V\n")).contains("no readable CSV");
-    assertThat(file().readings()).isEmpty();
+    assertThat(BenchRows.of(file()).readings()).isEmpty();
   }
 
   /** As much as a logger writes in ten hours, ten rows a second. */
@@ -117,8 +123,8 @@ class BenchToolsTest {
         .contains("360000 of 360000 rows fit", "180000", "12.50 to 12.58 V", "Record 2 readings");
     electrician.post(log, Map.of());
     electrician.post(log, Map.of());
-    assertThat(file().readings()).hasSize(2);
-    assertThat(file().newestReadings().get("supply.battery").value()).isEqualTo(12.54);
+    assertThat(BenchRows.of(file()).readings()).hasSize(2);
+    assertThat(bench().newest().get("supply.battery").value()).isEqualTo(12.54);
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
         .contains("from a file, median of 180000 rows, 12.50 to 12.58 V");
     assertThat(sql.queryForObject("select max(bytes) from meter_log", Long.class))
@@ -134,9 +140,9 @@ class BenchToolsTest {
     Matcher typed = Pattern.compile("id=\"reading\"[^>]* value=\"([^\"]+)\"").matcher(page);
     assertThat(typed.find()).isTrue();
     assertThat(typed.group(1)).matches("1[0-9]\\.\\d+ V");
-    assertThat(file().readings()).isEmpty();
+    assertThat(BenchRows.of(file()).readings()).isEmpty();
     electrician.read(ref, "supply.battery", typed.group(1));
-    assertThat(file().readings()).hasSize(1);
+    assertThat(BenchRows.of(file()).readings()).hasSize(1);
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
         .contains("simulated meter");
     MockHttpServletResponse unknown =
@@ -243,7 +249,7 @@ class BenchToolsTest {
   void oneSideIsHeldAgainstTheOther() throws Exception {
     String left = "magnet.amps.magnet_axle1_left";
     String right = "magnet.amps.magnet_axle1_right";
-    Band band = file().check(left).orElseThrow().band();
+    Band band = bench().check(left).orElseThrow().band();
     electrician.read(ref, left, "%.2f A".formatted(band.high() * 0.995));
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + left))
         .contains("Inside the band")
@@ -251,7 +257,7 @@ class BenchToolsTest {
     electrician.read(ref, right, "%.2f A".formatted(band.low() * 1.005));
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=" + right))
         .contains("Inside the band", "% apart", "Look for a poor joint", "watch");
-    assertThat(file().verdict(file().check(left).orElseThrow())).isEqualTo(Verdict.WATCH);
+    assertThat(bench().verdict(bench().check(left).orElseThrow())).isEqualTo(Verdict.WATCH);
   }
 
   /** What proves the rig, or all of it; with what was read and room for the rest. */
@@ -259,7 +265,7 @@ class BenchToolsTest {
   void theSheetForPaperHoldsEveryCheckOfTheProof() throws Exception {
     electrician.read(ref, "supply.battery", "12.61");
     String page = electrician.page("/jobs/" + ref + "/bench/sheet");
-    for (Round round : Round.of(file().proof())) {
+    for (Round round : Round.of(bench().proof())) {
       assertThat(page).contains(round.title());
     }
     assertThat(page).contains("12.61 V").doesNotContain("Each magnet by itself");
@@ -278,7 +284,7 @@ class BenchToolsTest {
     electrician.post("/jobs/" + ref + "/alone", Map.of("alone", "yes"));
     List<String> alone = titles();
     assertThat(alone).containsExactlyInAnyOrderElementsOf(before);
-    List<Boolean> helped = Alone.order(file().checks()).stream().map(Alone::needsHelper).toList();
+    List<Boolean> helped = Alone.order(bench().checks()).stream().map(Alone::needsHelper).toList();
     assertThat(helped).isSorted();
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=helper")).contains("You work alone");
     electrician.post("/jobs/" + ref + "/alone", Map.of());

@@ -6,13 +6,13 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jexel.app.AppTest;
 import org.jexel.app.bench.ReadingRepository;
+import org.jexel.app.entry.LoadLineRepository;
+import org.jexel.app.entry.RigFigureRepository;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.JobRepository;
-import org.jexel.app.rig.LoadLineRepository;
-import org.jexel.app.rig.RigFigureRepository;
-import org.jexel.app.road.TestStopRepository;
+import org.jexel.app.road.StopLineRepository;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.core.quantity.Verdict;
@@ -27,7 +27,7 @@ class DemoJobsTest {
   @Autowired private JobFiles files;
   @Autowired private PersonRepository people;
   @Autowired private ReadingRepository readings;
-  @Autowired private TestStopRepository stops;
+  @Autowired private StopLineRepository stops;
   @Autowired private LoadLineRepository loads;
   @Autowired private RigFigureRepository figures;
 
@@ -50,10 +50,8 @@ class DemoJobsTest {
     for (Job job : jobs.findAll()) {
       JobFile file = files.open(job.ref(), person);
       assertThat(RigConsistency.of(file.rig().sheet())).as(job.title()).isEmpty();
-      file.newestReadings()
-          .values()
-          .forEach(r -> assertThat(r.verdict()).isEqualTo(r.band().judge(r.value())));
     }
+    readings.findAll().forEach(r -> assertThat(r.verdict()).isEqualTo(r.band().judge(r.value())));
   }
 
   @Test
@@ -66,7 +64,7 @@ class DemoJobsTest {
 
   private Verdict verdict(String ref, String check, Person person) {
     JobFile file = files.open(ref, person);
-    return file.verdict(file.check(check).orElseThrow());
+    return file.work().bench().verdict(file.work().bench().check(check).orElseThrow());
   }
 
   @Test
@@ -74,7 +72,7 @@ class DemoJobsTest {
     Person person = people.findBySignIn("viewer").orElseThrow();
     JobFile file = files.open("J1003", person);
     assertThat(
-            file.proof().stream()
+            file.work().bench().proof().stream()
                 .filter(
                     c ->
                         !String.format(Locale.ROOT, "%.2f", c.band().expected())
@@ -82,7 +80,7 @@ class DemoJobsTest {
                                 String.format(
                                     Locale.ROOT,
                                     "%.2f",
-                                    file.newestReadings().get(c.id()).value())))
+                                    file.work().bench().newest().get(c.id()).value())))
                 .count())
         .isGreaterThanOrEqualTo(6);
   }

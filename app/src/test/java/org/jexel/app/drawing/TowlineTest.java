@@ -14,9 +14,10 @@ import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.JobRepository;
-import org.jexel.app.job.Station;
+import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
+import org.jexel.core.job.Station;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.TrailerKind;
@@ -36,6 +37,7 @@ class TowlineTest {
   @Autowired private JobRepository jobs;
   @Autowired private JobFiles files;
   @Autowired private PersonRepository people;
+  @Autowired private Towline towline;
 
   private Person person;
 
@@ -68,7 +70,7 @@ class TowlineTest {
     for (Job job : jobs.findAll()) {
       JobFile file = files.open(job.ref(), person);
       for (Station station : Station.values()) {
-        Document drawing = parse(Towline.draw(file, station, ""));
+        Document drawing = parse(towline.draw(file, station, ""));
         for (Element rect : all(drawing, "rect")) {
           assertThat(number(rect, "x")).as(job.ref() + station).isBetween(-1.0, PlanScale.WIDTH);
           assertThat(number(rect, "y")).isBetween(-1.0, PlanScale.HEIGHT);
@@ -88,7 +90,7 @@ class TowlineTest {
     var sheet = file.rig().sheet();
     assertThat(at.x(sheet.si(RigField.OVERALL_LENGTH)) - at.x(0))
         .isCloseTo(at.px(sheet.si(RigField.OVERALL_LENGTH)), within(1e-9));
-    Document drawing = parse(Towline.draw(file, Station.RIG, ""));
+    Document drawing = parse(towline.draw(file, Station.RIG, ""));
     double bed = sheet.si(RigField.OVERALL_LENGTH) - sheet.si(RigField.DRAWBAR_LENGTH);
     assertThat(all(drawing, "rect"))
         .anySatisfy(
@@ -102,13 +104,13 @@ class TowlineTest {
   @Test
   void everyLampThatIsThereIsDrawnAndLeftOutOnesAreNot() throws Exception {
     JobFile file = files.open("J1006", person);
-    long lenses = lenses(parse(Towline.draw(file, Station.RIG, "")));
+    long lenses = lenses(parse(towline.draw(file, Station.RIG, "")));
     assertThat(lenses).isEqualTo(file.rig().lamps().stream().filter(Lamp::counts).count());
     Walker electrician = new Walker(mvc, "electrician");
     String ref = electrician.newJob("Lamp count", "NONE", "1");
-    long before = lenses(parse(Towline.draw(files.open(ref, person), Station.RIG, "")));
+    long before = lenses(parse(towline.draw(files.open(ref, person), Station.RIG, "")));
     electrician.post("/jobs/" + ref + "/rig/lamps", Map.of("plate.state", "LEFT_OUT"));
-    assertThat(lenses(parse(Towline.draw(files.open(ref, person), Station.RIG, ""))))
+    assertThat(lenses(parse(towline.draw(files.open(ref, person), Station.RIG, ""))))
         .isEqualTo(before - 1);
   }
 
@@ -121,13 +123,13 @@ class TowlineTest {
   @Test
   void eachStationPaintsItsOwnLayer() {
     JobFile file = files.open("J1003", person);
-    assertThat(Towline.draw(file, Station.RIG, "")).contains("tongue ", "axles ");
-    assertThat(Towline.draw(file, Station.HARNESS, "")).contains("BU brake", "nearest its limit");
-    assertThat(Towline.draw(file, Station.CAB, "")).contains("breaker 20 A");
-    assertThat(Towline.draw(file, Station.BENCH, "")).contains("9 of 9, holds");
-    assertThat(Towline.draw(file, Station.BREAKAWAY, "")).contains("chains dashed");
-    assertThat(Towline.draw(file, Station.ROAD, "")).contains("last stop: gain 6");
-    assertThat(Towline.draw(file, Station.HANDOVER, "")).contains("21 of 21 checks read");
+    assertThat(towline.draw(file, Station.RIG, "")).contains("tongue ", "axles ");
+    assertThat(towline.draw(file, Station.HARNESS, "")).contains("BU brake", "nearest its limit");
+    assertThat(towline.draw(file, Station.CAB, "")).contains("breaker 20 A");
+    assertThat(towline.draw(file, Station.BENCH, "")).contains("9 of 9, holds");
+    assertThat(towline.draw(file, Station.BREAKAWAY, "")).contains("chains dashed");
+    assertThat(towline.draw(file, Station.ROAD, "")).contains("last stop: gain 6");
+    assertThat(towline.draw(file, Station.HANDOVER, "")).contains("21 of 21 checks read");
   }
 
   /** One lead on the pin or terminal that each is told to go to; none where words are said. */
@@ -143,8 +145,8 @@ class TowlineTest {
   }
 
   /** Where along the Towline the leads are, to the nearest lead's width, px. */
-  private static List<Double> probes(JobFile file, String check) throws Exception {
-    return all(parse(Towline.draw(file, Station.BENCH, check)), "circle").stream()
+  private List<Double> probes(JobFile file, String check) throws Exception {
+    return all(parse(towline.draw(file, Station.BENCH, check)), "circle").stream()
         .filter(e -> e.getAttribute("class").equals("probe"))
         .map(e -> 20.0 * Math.round(Double.parseDouble(e.getAttribute("cx")) / 20))
         .toList();
@@ -153,8 +155,8 @@ class TowlineTest {
   @Test
   void thePartOfTheOpenCardIsMarked() {
     JobFile file = files.open("J1001", person);
-    assertThat(Towline.draw(file, Station.RIG, "axles")).containsOnlyOnce("towpart marked");
-    assertThat(Towline.draw(file, Station.RIG, "")).doesNotContain("marked");
+    assertThat(towline.draw(file, Station.RIG, "axles")).containsOnlyOnce("towpart marked");
+    assertThat(towline.draw(file, Station.RIG, "")).doesNotContain("marked");
   }
 
   @Test
@@ -173,8 +175,8 @@ class TowlineTest {
     String evil = "<script>alert(1)</script> & \"quoted\"";
     String ref = electrician.newJob(evil, "ELECTRIC", "1");
     JobFile file = files.open(ref, person);
-    assertThat(Towline.draw(file, Station.RIG, "")).doesNotContain("<script>");
-    parse(Towline.draw(file, Station.RIG, ""));
+    assertThat(towline.draw(file, Station.RIG, "")).doesNotContain("<script>");
+    parse(towline.draw(file, Station.RIG, ""));
     for (Station station : Station.values()) {
       assertThat(electrician.answer("/jobs/" + ref + "/" + station.path()).getContentAsString())
           .doesNotContain("<script>alert");

@@ -11,9 +11,9 @@ import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.Job;
-import org.jexel.app.job.Station;
-import org.jexel.app.job.StationState;
 import org.jexel.app.security.Person;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.StationState;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 

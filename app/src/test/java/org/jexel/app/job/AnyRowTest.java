@@ -11,11 +11,11 @@ import java.util.UUID;
 import org.jexel.app.AppTest;
 import org.jexel.app.Mending;
 import org.jexel.app.Walker;
-import org.jexel.app.road.TestStop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.TestStop;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -242,8 +242,10 @@ class AnyRowTest {
             "insert into gain_setting (job_id, gain, surface, trailer_mass_kg, person_id, settled_at, request_key) values (:j, 5, 'MOON', 900, 2, now(3), 'old')",
             "update cab_note set content = 'yaw=%zz' where job_id = :j",
             "insert into built_colour (job_id, segment, pin_function, colour, person_id, seen_at) values (:j, 'SHIP', 'MAST', 'MAUVE', 2, now(3))",
-            "insert into simulated_rig (job_id, faults, seed, person_id, set_at) values (:j, 'haunted:cord', 1, 2, now(3))",
-            "update job set states = 'HOLDS PERHAPS', next_station = 9, wish = 'BLESSING' where id = :j")) {
+            "insert into simulated_rig (job_id, seed, person_id, set_at) values (:j, 1, 2, now(3))",
+            "insert into simulated_fault (job_id, place, fault) values (:j, 0, 'haunted:cord')",
+            "update job_station set state = 'PERHAPS' where job_id = :j",
+            "update job set next_station = 9, wish = 'BLESSING' where id = :j")) {
       Mending.update(sql, row.replace(":t", "" + trailer).replace(":j", "" + job));
     }
     everythingOpens(ref, "old rows");

@@ -6,6 +6,9 @@ import java.util.Map;
 import org.jexel.app.AppTest;
 import org.jexel.app.Walker;
 import org.jexel.app.security.PersonRepository;
+import org.jexel.core.job.Progress;
+import org.jexel.core.job.Station;
+import org.jexel.core.job.StationState;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -16,6 +19,7 @@ import org.springframework.test.web.servlet.MockMvc;
 class NextActTest {
   @Autowired private MockMvc mvc;
   @Autowired private JobFiles files;
+  @Autowired private Rooms rooms;
   @Autowired private PersonRepository people;
 
   private Walker electrician;
@@ -26,7 +30,7 @@ class NextActTest {
   }
 
   private Progress progress(String ref) {
-    return files.open(ref, people.findBySignIn("viewer").orElseThrow()).progress();
+    return files.open(ref, people.findBySignIn("viewer").orElseThrow()).work().progress();
   }
 
   private void enter(String ref, String card, String code, String text) throws Exception {
@@ -57,7 +61,7 @@ class NextActTest {
         .isEqualTo("Measure: tow vehicle, wire run, battery to socket");
     lengths(ref);
     assertThat(progress(ref).next().station()).isEqualTo(Station.BENCH);
-    assertThat(progress(ref).next().card()).isEqualTo("supply.battery");
+    assertThat(rooms.card(progress(ref).next()).card()).isEqualTo("supply.battery");
   }
 
   @Test
@@ -69,7 +73,7 @@ class NextActTest {
         Map.of("name", "Bricks", "mass", "2000", "place", "2.6", "requestKey", "bricks-" + ref));
     assertThat(progress(ref).states().get(Station.RIG)).isEqualTo(StationState.FAILS);
     assertThat(progress(ref).next().text()).contains("over the rating");
-    assertThat(progress(ref).next().card()).isEqualTo("load");
+    assertThat(rooms.card(progress(ref).next()).card()).isEqualTo("load");
   }
 
   @Test
@@ -82,7 +86,7 @@ class NextActTest {
     assertThat(progress(ref).next().waitsFor()).isEqualTo("the repair");
     assertThat(progress(ref).states().get(Station.BENCH)).isEqualTo(StationState.FAILS);
     electrician.read(ref, "supply.battery", "12.6");
-    assertThat(progress(ref).next().card()).isNotEqualTo("supply.battery");
+    assertThat(rooms.card(progress(ref).next()).card()).isNotEqualTo("supply.battery");
     assertThat(progress(ref).states().get(Station.BENCH)).isEqualTo(StationState.UNDER_WAY);
   }
 
@@ -96,7 +100,7 @@ class NextActTest {
     electrician.post(
         "/jobs/" + ref + "/bench/round",
         Map.of("word.look.tail.lamp_tail_rear_left", "dark", "requestKey", "dark-" + ref));
-    assertThat(progress(ref).next().card()).isEqualTo("finder");
+    assertThat(rooms.card(progress(ref).next()).card()).isEqualTo("finder");
     assertThat(progress(ref).states().get(Station.BENCH)).isEqualTo(StationState.FAILS);
     String other = electrician.newJob("Unread", "NONE", "1");
     plates(other);
@@ -142,7 +146,7 @@ class NextActTest {
   @Test
   void everyNextActLeadsToAPageThatHasItsCard() throws Exception {
     for (String ref : new String[] {"J1001", "J1002", "J1003", "J1004", "J1005", "J1006"}) {
-      NextAct next = progress(ref).next();
+      NextCard next = rooms.card(progress(ref).next());
       String page =
           electrician.page(
               "/jobs/%s/%s?card=%s".formatted(ref, next.station().path(), next.card()));

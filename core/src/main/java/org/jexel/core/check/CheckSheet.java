@@ -27,6 +27,11 @@ import org.jexel.core.rig.RigField;
  * <p>The expected value is solved from the network, its band is its {@link Spread}.
  */
 public final class CheckSheet {
+  private static final CheckId BATTERY = new CheckId("supply", "battery");
+
+  /** Id of the check whose reading every later one starts from. */
+  public static final String SUPPLY = BATTERY.text();
+
   /** Where the clamp goes: the vehicle's conductor to the brake pin. */
   private static final String BRAKE_CONDUCTOR = Nodes.wire(Nodes.socket(PinFunction.BRAKE));
 
@@ -86,7 +91,7 @@ public final class CheckSheet {
   private void supply() {
     volts(
         Setup.rig(StateWord.UNPLUGGED),
-        new CheckId("supply", "battery"),
+        BATTERY,
         "Battery, engine off",
         Check.Group.SUPPLY,
         null,

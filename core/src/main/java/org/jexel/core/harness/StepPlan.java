@@ -19,6 +19,12 @@ import org.jexel.core.rig.Wish;
  * rig lacks makes a step.
  */
 public final class StepPlan {
+  /** Steps that the bench's readings tick, by id. */
+  public static final String TEST_AT_THE_BENCH = "test.bench";
+
+  public static final String FIND_THE_FAULT = "repair.find";
+  public static final String READ_AGAIN = "repair.again";
+
   private static final String LIVE =
       "Battery off and plug out while conductors are open; the battery is joined last.";
 
@@ -325,7 +331,7 @@ public final class StepPlan {
   private void closeUp() {
     add(
         Phase.TEST,
-        "test.bench",
+        TEST_AT_THE_BENCH,
         "Battery on, then the check sheet",
         "Join the battery last, then read every check before covers go back.",
         List.of("meter"),
@@ -346,7 +352,7 @@ public final class StepPlan {
   private void repair() {
     add(
         Phase.PREPARE,
-        "repair.find",
+        FIND_THE_FAULT,
         "Find the fault first",
         "Take the readings that the check sheet asks for; change nothing yet.",
         List.of("meter"),
@@ -365,7 +371,7 @@ public final class StepPlan {
         LIVE);
     add(
         Phase.TEST,
-        "repair.again",
+        READ_AGAIN,
         "Read the failed checks again",
         "The same check that failed must hold now, and the ones beside it.",
         List.of("meter"),

@@ -1,7 +1,10 @@
 package org.jexel.core.rig;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import org.jexel.core.connector.PinFunction;
 
 /**
  * The lamps a trailer of this size usually carries, offered for editing.
@@ -21,6 +24,29 @@ public final class LampOffer {
   public static final double INSET = 0.08;
 
   private LampOffer() {}
+
+  /**
+   * The offer, with what people said of each lamp, and the lamps that they added.
+   *
+   * @param said newest last, by slot
+   */
+  public static List<Lamp> with(RigSheet sheet, List<Lamp> said) {
+    boolean reversePin =
+        sheet
+            .catalog()
+            .connector(sheet.choice(RigField.PLANNED_CONNECTOR).value())
+            .has(PinFunction.REVERSE);
+    Map<String, Lamp> bySlot = new LinkedHashMap<>();
+    of(sheet, reversePin).forEach(lamp -> bySlot.put(lamp.slot(), lamp));
+    said.forEach(lamp -> bySlot.merge(lamp.slot(), lamp, LampOffer::said));
+    return List.copyOf(bySlot.values());
+  }
+
+  /** An offered lamp keeps its computed place and reason until somebody puts it elsewhere. */
+  private static Lamp said(Lamp offered, Lamp said) {
+    Lamp lamp = offered.with(said.state(), said.technology());
+    return said.placed() ? lamp.at(said.x(), said.y()) : lamp;
+  }
 
   public static List<Lamp> of(RigSheet sheet, boolean reversePin) {
     double length = sheet.si(RigField.OVERALL_LENGTH);

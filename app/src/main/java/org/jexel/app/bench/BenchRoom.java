@@ -1,0 +1,45 @@
+package org.jexel.app.bench;
+
+import org.jexel.app.drawing.Canvas;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.StationRoom;
+import org.jexel.core.job.Aim;
+import org.jexel.core.job.Station;
+import org.springframework.stereotype.Component;
+
+/** The bench among the stations. */
+@Component
+class BenchRoom implements StationRoom {
+  /** The card on which faults are found. */
+  static final String FINDER = "finder";
+
+  private final ReadingRepository readings;
+  private final RepairRepository repairs;
+
+  BenchRoom(ReadingRepository readings, RepairRepository repairs) {
+    this.readings = readings;
+    this.repairs = repairs;
+  }
+
+  @Override
+  public Station station() {
+    return Station.BENCH;
+  }
+
+  @Override
+  public BenchRows rows(Job job) {
+    return new BenchRows(readings.ofJob(job.id()), repairs.ofJob(job.id()));
+  }
+
+  @Override
+  public String card(Aim aim) {
+    return aim instanceof Aim.Read read ? read.id() : FINDER;
+  }
+
+  @Override
+  public void paint(JobFile file, String card, Canvas canvas) {
+    new BenchLayer(file, canvas).paint(card);
+    new LitLayer(file, canvas).paint(card);
+  }
+}

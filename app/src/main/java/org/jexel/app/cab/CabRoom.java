@@ -1,0 +1,39 @@
+package org.jexel.app.cab;
+
+import org.jexel.app.drawing.Canvas;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.StationRoom;
+import org.jexel.core.job.Aim;
+import org.jexel.core.job.Station;
+import org.springframework.stereotype.Component;
+
+/** The cab among the stations. */
+@Component
+class CabRoom implements StationRoom {
+  private final CabNoteRepository notes;
+
+  CabRoom(CabNoteRepository notes) {
+    this.notes = notes;
+  }
+
+  @Override
+  public Station station() {
+    return Station.CAB;
+  }
+
+  @Override
+  public CabRows rows(Job job) {
+    return new CabRows(notes.newestOf(job.id()), job.controller().model());
+  }
+
+  @Override
+  public String card(Aim aim) {
+    return aim instanceof Aim.FitController fit ? CabCards.of(fit.topic()) : CabCards.CONTROLLER;
+  }
+
+  @Override
+  public void paint(JobFile file, String card, Canvas canvas) {
+    new CabLayer(file, canvas).paint();
+  }
+}

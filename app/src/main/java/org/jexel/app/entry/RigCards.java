@@ -1,0 +1,144 @@
+package org.jexel.app.entry;
+
+import static org.jexel.core.rig.RigField.*;
+
+import java.util.List;
+import org.jexel.core.rig.RigField;
+
+/** Which figures stand on which card: a card is one look at one part of the rig. */
+public enum RigCards {
+  VEHICLE(
+      "vehicle",
+      "Tow vehicle: plate and tape",
+      KERB_MASS,
+      TOW_PERMITTED_MASS,
+      TRAIN_MASS,
+      TOW_RATING,
+      TONGUE_RATING,
+      TOW_LENGTH,
+      TOW_WIDTH,
+      WHEELBASE,
+      REAR_OVERHANG,
+      SOLO_STOP),
+  SUPPLY(
+      "supply",
+      "Tow vehicle: battery and socket",
+      BATTERY_PLACE,
+      ENGINE_OFF_VOLTS,
+      RUNNING_VOLTS,
+      FEED_RUN,
+      TOW_CONNECTOR,
+      SECOND_TOW_CONNECTOR,
+      TOW_CONVENTION,
+      TOW_PREP,
+      LAMPS_MONITORED),
+  TRAILER(
+      "trailer",
+      "Trailer: plate and tape",
+      TRAILER_KIND,
+      EMPTY_MASS,
+      TRAILER_PERMITTED_MASS,
+      OVERALL_LENGTH,
+      OVERALL_WIDTH,
+      DRAWBAR_LENGTH,
+      EMPTY_BALANCE,
+      BODY_MATERIAL,
+      FRAME_MATERIAL),
+  AXLES(
+      "axles",
+      "Axles, brakes and wheels",
+      AXLE_COUNT,
+      AXLE_CENTRE,
+      AXLE_SPACING,
+      AXLE_RATING,
+      BRAKE_TYPE,
+      AXLE_BRAKED,
+      DRUM_DIAMETER,
+      MAGNET_OHMS,
+      TYRE_RADIUS,
+      STUD_COUNT,
+      STUD_SIZE),
+  CONNECTION(
+      "connection",
+      "Plug, box and breakaway",
+      TRAILER_CONNECTOR,
+      PLANNED_CONNECTOR,
+      TRAILER_CONVENTION,
+      JUNCTION_BOX,
+      BREAKAWAY_KIT,
+      BREAKAWAY_CAPACITY,
+      BREAKAWAY_AGE,
+      BREAKAWAY_COLD,
+      HOUSE_BATTERY,
+      CHARGE_AMPS,
+      LAMP_TECHNOLOGY),
+  SCALE("scale", "On the scale", WEIGHED_TONGUE, WEIGHED_AXLES),
+  HARNESS(
+      "choices",
+      "How it is to be wired",
+      PLANNED_BOX,
+      PLANNED_BREAKAWAY,
+      JOINT_METHOD,
+      LAMP_RETURN,
+      BRAKE_FEED,
+      ROUTE_STYLE,
+      CORD_SLACK,
+      BOX_X,
+      BOX_Y,
+      ENTRY_X,
+      ENTRY_Y,
+      BREAKAWAY_X,
+      BREAKAWAY_Y,
+      MIDDLE_PIN),
+  CONTROLLER(
+      "controller",
+      "Controller",
+      CONTROLLER_KIND,
+      GAIN_LEAST,
+      GAIN_GREATEST,
+      GAIN_STEP,
+      CONTROLLER_DROP,
+      BREAKER_FITTED);
+
+  private final String id;
+  private final String title;
+  private final List<RigField> fields;
+
+  RigCards(String id, String title, RigField... fields) {
+    this.id = id;
+    this.title = title;
+    this.fields = List.of(fields);
+  }
+
+  public String id() {
+    return id;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  public List<RigField> fields() {
+    return fields;
+  }
+
+  /** Id of the card that holds a field. */
+  public static String cardOf(RigField field) {
+    for (RigCards card : values()) {
+      if (card.fields.contains(field)) {
+        return card.id;
+      }
+    }
+    throw new IllegalArgumentException(field + " is on no card");
+  }
+
+  public static RigCards of(String id) {
+    for (RigCards card : values()) {
+      if (card.id.equals(id)) {
+        return card;
+      }
+    }
+    throw new org.springframework.web.server.ResponseStatusException(
+        org.springframework.http.HttpStatus.NOT_FOUND, "There is no card " + id);
+  }
+}

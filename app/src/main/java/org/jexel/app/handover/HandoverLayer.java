@@ -1,0 +1,60 @@
+package org.jexel.app.handover;
+
+import static org.jexel.app.drawing.Palette.INK;
+
+import java.util.List;
+import org.jexel.app.drawing.Canvas;
+import org.jexel.app.job.JobFile;
+import org.jexel.core.check.Round;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+
+/** What was set, and how much was proved. */
+final class HandoverLayer {
+  private final JobFile file;
+  private final RigSheet sheet;
+  private final UnitSystem units;
+  private final Canvas canvas;
+
+  HandoverLayer(JobFile file, Canvas canvas) {
+    this.file = file;
+    this.sheet = file.rig().sheet();
+    this.units = file.units();
+    this.canvas = canvas;
+  }
+
+  void paint() {
+    file.work()
+        .road()
+        .setting()
+        .ifPresent(
+            s -> {
+              double[] box = canvas.rig().controller();
+              canvas.marks().mark(canvas.at().x(box[0]), canvas.at().y(box[1]), Verdict.HOLDS);
+              canvas.label(
+                  canvas.at().x(box[0]),
+                  222,
+                  "gain %s, %s, %s behind"
+                      .formatted(
+                          Measure.GAIN.number(s.gain(), units),
+                          s.surface().label().toLowerCase(java.util.Locale.ROOT),
+                          Measure.MASS.text(s.trailerMass(), units)),
+                  "middle",
+                  INK);
+            });
+    List<Round> proof = Round.of(file.work().bench().proof());
+    long read =
+        proof.stream().filter(r -> file.work().bench().verdict(r) != Verdict.NOT_YET).count();
+    canvas.label(
+        canvas.at().x(sheet.si(RigField.AXLE_CENTRE)),
+        222,
+        Phrase.of(
+            "%d of %d checks read · %d stops", read, proof.size(), file.record().stops().size()),
+        "middle",
+        INK);
+  }
+}

@@ -1,0 +1,39 @@
+package org.jexel.app.harness;
+
+import org.jexel.app.drawing.Canvas;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.StationRoom;
+import org.jexel.core.job.Aim;
+import org.jexel.core.job.Station;
+import org.springframework.stereotype.Component;
+
+/** The harness among the stations. */
+@Component
+class HarnessRoom implements StationRoom {
+  private final StepTickRepository ticks;
+
+  HarnessRoom(StepTickRepository ticks) {
+    this.ticks = ticks;
+  }
+
+  @Override
+  public Station station() {
+    return Station.HARNESS;
+  }
+
+  @Override
+  public HarnessRows rows(Job job) {
+    return new HarnessRows(ticks.ofJob(job.id()));
+  }
+
+  @Override
+  public String card(Aim aim) {
+    return "steps";
+  }
+
+  @Override
+  public void paint(JobFile file, String card, Canvas canvas) {
+    new HarnessLayer(file, canvas).paint();
+  }
+}

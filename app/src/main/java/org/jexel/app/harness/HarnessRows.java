@@ -1,0 +1,50 @@
+package org.jexel.app.harness;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.StationRows;
+import org.jexel.app.job.StoredRow;
+import org.jexel.core.job.JobRecord;
+import org.jexel.core.job.Station;
+
+/** The newest tick of each step. */
+final class HarnessRows implements StationRows {
+  private final Map<String, StepTick> newest = new LinkedHashMap<>();
+
+  /**
+   * @param ticks every one, oldest first
+   */
+  HarnessRows(List<StepTick> ticks) {
+    ticks.forEach(tick -> newest.put(tick.step(), tick));
+  }
+
+  /** Who ticked a step; empty while it is not ticked. */
+  static Optional<StepTick> tick(JobFile file, String step) {
+    HarnessRows rows = file.rows(Station.HARNESS, HarnessRows.class);
+    return Optional.ofNullable(rows.newest.get(step)).filter(StepTick::done);
+  }
+
+  @Override
+  public List<StoredRow> stored() {
+    return List.of();
+  }
+
+  @Override
+  public HarnessRows only(Predicate<Object> kept) {
+    return this;
+  }
+
+  @Override
+  public void tell(JobRecord.Builder record) {
+    record.ticked(
+        newest.values().stream()
+            .filter(StepTick::done)
+            .map(StepTick::step)
+            .collect(Collectors.toSet()));
+  }
+}

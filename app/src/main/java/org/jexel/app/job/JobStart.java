@@ -1,0 +1,69 @@
+package org.jexel.app.job;
+
+import java.time.Clock;
+import java.util.Locale;
+import java.util.Optional;
+import org.jexel.app.security.Person;
+import org.jexel.core.rig.Subject;
+import org.jexel.core.rig.Wish;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Begins jobs, within the transaction of whoever enters their first figures. */
+@Service
+@Transactional(propagation = Propagation.MANDATORY)
+public class JobStart {
+  private final JobRepository jobs;
+  private final RigPartRepository parts;
+  private final Clock clock;
+
+  JobStart(JobRepository jobs, RigPartRepository parts, Clock clock) {
+    this.jobs = jobs;
+    this.parts = parts;
+    this.clock = clock;
+  }
+
+  /**
+   * What a job joins, and why.
+   *
+   * @param tow what people call the vehicle
+   * @param trailer what people call the trailer
+   * @param controller what people call the controller
+   */
+  public record Outline(String customer, Wish wish, String tow, String trailer, String controller) {
+    private String title() {
+      String why = wish.label();
+      return trailer + ": " + why.substring(0, 1).toLowerCase(Locale.ROOT) + why.substring(1);
+    }
+  }
+
+  /** The job that a request has begun already. */
+  public Optional<Job> begun(Person person, String requestKey) {
+    return jobs.findByWorkshopIdAndRequestKey(person.workshop().id(), requestKey);
+  }
+
+  /** A job with its parts, of which nothing is known yet. */
+  public Job begin(Person person, Outline outline, String requestKey) {
+    Job job =
+        new Job(
+            person.workshop(),
+            outline.title(),
+            outline.customer(),
+            outline.wish(),
+            requestKey,
+            clock.instant());
+    job.join(
+        part(person, Subject.TOW, outline.tow()),
+        part(person, Subject.TRAILER, outline.trailer()),
+        part(person, Subject.CONTROLLER, outline.controller()));
+    jobs.saveAndFlush(job);
+    job.number();
+    jobs.flush();
+    return job;
+  }
+
+  private RigPart part(Person person, Subject subject, String label) {
+    return parts.save(new RigPart(person.workshop(), subject, label));
+  }
+}

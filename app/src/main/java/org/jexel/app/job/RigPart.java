@@ -1,0 +1,63 @@
+package org.jexel.app.job;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Version;
+import java.util.Optional;
+import org.jexel.app.library.ControllerEntry;
+import org.jexel.app.workshop.Workshop;
+import org.jexel.core.rig.Subject;
+
+/** A tow vehicle, a trailer or a controller that the workshop knows. */
+@Entity
+public class RigPart {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Workshop workshop;
+
+  private String subject;
+
+  private String label;
+
+  /** Of a controller: the model in the workshop's library, where somebody said which it is. */
+  @ManyToOne(fetch = FetchType.LAZY)
+  private ControllerEntry model;
+
+  @Version private int version;
+
+  protected RigPart() {}
+
+  public RigPart(Workshop workshop, Subject subject, String label) {
+    this.workshop = workshop;
+    this.subject = subject.name();
+    this.label = label;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public Subject subject() {
+    return Subject.valueOf(subject);
+  }
+
+  public String label() {
+    return label;
+  }
+
+  public Optional<ControllerEntry> model() {
+    return Optional.ofNullable(model);
+  }
+
+  /** Says which model this controller is. */
+  public void is(ControllerEntry said) {
+    this.model = said;
+  }
+}

@@ -1,0 +1,28 @@
+package org.jexel.app.job;
+
+import org.jexel.app.drawing.Canvas;
+import org.jexel.core.job.Aim;
+import org.jexel.core.job.Station;
+
+/**
+ * What a station is to the job: the rows that it keeps, the layer that it paints on the Towline,
+ * and the card on which an act is done. {@code job} knows stations by this alone.
+ */
+public interface StationRoom {
+  Station station();
+
+  /** The station's stored rows of a job, read anew. */
+  default StationRows rows(Job job) {
+    return StationRows.NONE;
+  }
+
+  /** Id of the card on which an act of this station is done. */
+  String card(Aim aim);
+
+  /**
+   * Paints the station's layer.
+   *
+   * @param card the open card, or what it wants drawn
+   */
+  void paint(JobFile file, String card, Canvas canvas);
+}

@@ -1,6 +1,0 @@
-package org.jexel.app.rig;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-/** Parts of rigs. */
-public interface RigPartRepository extends JpaRepository<RigPart, Long> {}

@@ -1,0 +1,60 @@
+package org.jexel.app.rig;
+
+import java.util.List;
+import org.jexel.app.drawing.Canvas;
+import org.jexel.app.entry.LampEntryRepository;
+import org.jexel.app.entry.LoadLineRepository;
+import org.jexel.app.entry.RigCards;
+import org.jexel.app.entry.RigFigureRepository;
+import org.jexel.app.entry.RigRows;
+import org.jexel.app.job.Job;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.StationRoom;
+import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.job.Aim;
+import org.jexel.core.job.Station;
+import org.springframework.stereotype.Component;
+
+/** The rig among the stations. */
+@Component
+class RigRoom implements StationRoom {
+  private final ConnectorCatalog catalog;
+  private final RigFigureRepository figures;
+  private final LampEntryRepository lamps;
+  private final LoadLineRepository loads;
+
+  RigRoom(
+      ConnectorCatalog catalog,
+      RigFigureRepository figures,
+      LampEntryRepository lamps,
+      LoadLineRepository loads) {
+    this.catalog = catalog;
+    this.figures = figures;
+    this.lamps = lamps;
+    this.loads = loads;
+  }
+
+  @Override
+  public Station station() {
+    return Station.RIG;
+  }
+
+  @Override
+  public RigRows rows(Job job) {
+    return new RigRows(
+        catalog,
+        figures.ofParts(List.of(job.tow().id(), job.trailer().id(), job.controller().id())),
+        lamps.ofPart(job.trailer().id()),
+        loads.findByJobIdAndRemovedFalseOrderById(job.id()));
+  }
+
+  @Override
+  public String card(Aim aim) {
+    return aim instanceof Aim.Enter enter ? RigCards.cardOf(enter.field()) : "load";
+  }
+
+  @Override
+  public void paint(JobFile file, String card, Canvas canvas) {
+    new RigLayer(file, canvas).paint();
+  }
+}

@@ -1,0 +1,126 @@
+package org.jexel.app.road;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import org.jexel.app.job.Job;
+import org.jexel.app.security.Person;
+import org.jexel.core.braking.Surface;
+import org.jexel.core.road.Outcome;
+import org.jexel.core.road.TestStop;
+
+/** One test stop in the record. Append-only; a correction names the old one. */
+@Entity
+@Table(name = "test_stop")
+public class StopLine {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Job job;
+
+  private double gain;
+
+  private String way;
+
+  private double speedMps;
+
+  private String surface;
+
+  private String outcome;
+
+  @Column(name = "distance_m")
+  private Double distanceM;
+
+  @Column(name = "time_s")
+  private Double timeS;
+
+  private double vehicleMassKg;
+  private double trailerMassKg;
+  private String note;
+  private Long correctsId;
+
+  @ManyToOne(fetch = FetchType.LAZY, optional = false)
+  private Person person;
+
+  private Instant madeAt;
+  private String requestKey;
+
+  protected StopLine() {}
+
+  /**
+   * @param corrects the stop that this one corrects; null for a new one
+   */
+  StopLine(Job job, TestStop stop, Long corrects, Person person, Instant at, String requestKey) {
+    this.job = job;
+    this.gain = stop.gain();
+    this.way = stop.way().name();
+    this.speedMps = stop.speed();
+    this.surface = stop.surface().name();
+    this.outcome = stop.outcome().name();
+    this.distanceM = stop.distance();
+    this.timeS = stop.seconds();
+    this.vehicleMassKg = stop.vehicleMass();
+    this.trailerMassKg = stop.trailerMass();
+    this.note = stop.note();
+    this.correctsId = corrects;
+    this.person = person;
+    this.madeAt = at;
+    this.requestKey = requestKey;
+  }
+
+  /**
+   * As the core knows it.
+   *
+   * @throws IllegalArgumentException if the row holds a word that is none
+   */
+  public TestStop stop() {
+    return new TestStop(
+        gain,
+        TestStop.Way.valueOf(way),
+        speedMps,
+        Surface.valueOf(surface),
+        Outcome.valueOf(outcome),
+        distanceM,
+        timeS,
+        vehicleMassKg,
+        trailerMassKg,
+        note);
+  }
+
+  /**
+   * Reads everything that the core will ask of this row.
+   *
+   * @throws RuntimeException if it holds what is none
+   */
+  void digest() {
+    stop().analysed();
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public double gain() {
+    return gain;
+  }
+
+  public Long correctsId() {
+    return correctsId;
+  }
+
+  public Person person() {
+    return person;
+  }
+
+  public Instant madeAt() {
+    return madeAt;
+  }
+}

@@ -1,0 +1,198 @@
+package org.jexel.core.job;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jexel.core.check.Alone;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.check.Round;
+import org.jexel.core.check.SideBySide;
+import org.jexel.core.check.SupplyFinding;
+import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Predictions;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Rig;
+
+/**
+ * Station 4: the checks of this rig, which readings of them still stand, and what they say. The one
+ * place where a reading gets its verdict.
+ */
+public final class BenchWork {
+  private final JobRecord record;
+  private final Planner planner;
+  private final Once<Map<String, Taken>> newest = new Once<>(this::findNewest);
+  private final Once<Map<String, Double>> values = new Once<>(this::findValues);
+  private final Once<List<Check>> checks = new Once<>(this::findChecks);
+  private final Once<Map<String, Check>> byId = new Once<>(this::indexChecks);
+  private final Once<List<Check>> proof = new Once<>(this::findProof);
+  private final Once<Diagnosis> diagnosis = new Once<>(this::diagnose);
+
+  BenchWork(JobRecord record, Planner planner) {
+    this.record = record;
+    this.planner = planner;
+  }
+
+  /** The newest reading of each check that still stands: a repair asks for some again. */
+  public Map<String, Taken> newest() {
+    return newest.get();
+  }
+
+  private Map<String, Taken> findNewest() {
+    Map<String, Taken> found = new LinkedHashMap<>();
+    record.readings().forEach(reading -> found.put(reading.check(), reading));
+    found
+        .values()
+        .removeIf(reading -> record.repairs().stream().anyMatch(repair -> repair.unsays(reading)));
+    return found;
+  }
+
+  private Map<String, Double> findValues() {
+    Map<String, Double> found = new HashMap<>();
+    newest().forEach((id, reading) -> found.put(id, reading.value()));
+    return found;
+  }
+
+  /** The newest reading of a check, be it from before a repair. */
+  public Optional<Taken> last(String check) {
+    return record.readings().stream().filter(r -> r.check().equals(check)).reduce((a, b) -> b);
+  }
+
+  /** Checks that were read before a repair that changes them, and not since. */
+  public List<Check> askedAgain() {
+    return record.repairs().stream()
+        .flatMap(repair -> repair.again().stream())
+        .distinct()
+        .filter(id -> !newest().containsKey(id) && last(id).isPresent())
+        .flatMap(id -> check(id).stream())
+        .toList();
+  }
+
+  /** Battery volts as read; every later check starts from them. */
+  private OptionalDouble supply() {
+    Taken read = newest().get(CheckSheet.SUPPLY);
+    return read == null ? OptionalDouble.empty() : OptionalDouble.of(read.value());
+  }
+
+  /** What is told of a supply that is none for this trailer. */
+  public Optional<SupplyFinding> supplyFinding() {
+    return supply().isPresent() ? SupplyFinding.of(supply().getAsDouble()) : Optional.empty();
+  }
+
+  /** The rig as it now stands: with the battery that was read. */
+  public Rig asRead() {
+    return CheckSheet.asRead(record.rig(), supply());
+  }
+
+  /** Every check of this rig, in working order. */
+  public List<Check> checks() {
+    return checks.get();
+  }
+
+  private List<Check> findChecks() {
+    return planner.checks(record.rig(), record.shop().stock(), supply());
+  }
+
+  private Map<String, Check> indexChecks() {
+    return checks().stream().collect(Collectors.toMap(Check::id, Function.identity()));
+  }
+
+  public Optional<Check> check(String id) {
+    return Optional.ofNullable(byId.get().get(id));
+  }
+
+  /** The checks that the rig is not proved without. */
+  public List<Check> proof() {
+    return proof.get();
+  }
+
+  private List<Check> findProof() {
+    return checks().stream().filter(Check::proves).toList();
+  }
+
+  /** Checks that were read although the rig is proved without them. */
+  public List<Check> readBeyond() {
+    return checks().stream()
+        .filter(check -> !check.proves() && newest().containsKey(check.id()))
+        .toList();
+  }
+
+  /** Checks in the order of work: alone, what needs somebody in the cab comes last. */
+  public List<Check> inOrder(List<Check> some) {
+    return record.alone() ? Alone.order(some) : some;
+  }
+
+  /** How each check stands: its newest reading against the band as it is now computed. */
+  public Verdict verdict(Check check) {
+    Taken reading = newest().get(check.id());
+    return reading == null
+        ? Verdict.NOT_YET
+        : check
+            .band()
+            .judge(reading.value())
+            .and(sides(check).map(SideBySide::verdict).orElse(Verdict.NOT_YET));
+  }
+
+  /** How a round stands: as the worst of it, but not yet while something in it is unread. */
+  public Verdict verdict(Round round) {
+    return Verdict.ofAll(round.checks().stream().map(this::verdict).toList());
+  }
+
+  /** The other side's reading against this one; empty where there is none. */
+  public Optional<SideBySide> sides(Check check) {
+    return SideBySide.of(check, this::check, values.get());
+  }
+
+  /** What explains the newest readings, and what to read next. */
+  public Diagnosis diagnosis() {
+    return diagnosis.get();
+  }
+
+  private Diagnosis diagnose() {
+    return diagnosis(
+        newest().values().stream()
+            .map(reading -> new Diagnosis.Seen(reading.check(), reading.value()))
+            .toList());
+  }
+
+  /** The same for other readings of this rig. */
+  public Diagnosis diagnosis(List<Diagnosis.Seen> readings) {
+    return Diagnosis.of(predictions(), readings, record.alone());
+  }
+
+  /** What every fault of this rig would make every check read. */
+  public Predictions predictions() {
+    return planner.predictions(record.rig(), record.shop().stock(), supply());
+  }
+
+  /** Whether anything was ever read. */
+  boolean isBegun() {
+    return !record.readings().isEmpty();
+  }
+
+  /** Whether the whole proof is read. */
+  boolean isRead() {
+    return proof().stream().noneMatch(check -> verdict(check) == Verdict.NOT_YET);
+  }
+
+  /** Whether anything of the proof fails. */
+  boolean fails() {
+    return proof().stream().anyMatch(check -> verdict(check) == Verdict.FAILS);
+  }
+
+  StationState state() {
+    if (newest().isEmpty()) {
+      return StationState.NOT_YET;
+    }
+    Verdict whole =
+        Verdict.ofAll(
+            Stream.concat(proof().stream(), readBeyond().stream()).map(this::verdict).toList());
+    return whole == Verdict.NOT_YET ? StationState.UNDER_WAY : StationState.of(whole);
+  }
+}

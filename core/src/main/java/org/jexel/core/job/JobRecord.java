@@ -1,0 +1,107 @@
+package org.jexel.core.job;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jexel.core.cab.Fitting;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.Wish;
+import org.jexel.core.road.Setting;
+import org.jexel.core.road.TestStop;
+
+/**
+ * Everything that is recorded of one job at one moment, and nothing that is computed. Equal records
+ * stand equally, whoever looks at them and when.
+ *
+ * @param rig as entered; the rest of it assumed
+ * @param wish what is wanted
+ * @param alone whether somebody works without a helper
+ * @param shop what the workshop decides for all of its jobs
+ * @param readings every one, oldest first
+ * @param repairs oldest first
+ * @param ticked ids of the steps that people ticked
+ * @param found in the cab
+ * @param stops those that no later one corrects, oldest first
+ * @param setting the newest settled gain
+ */
+public record JobRecord(
+    Rig rig,
+    Wish wish,
+    boolean alone,
+    Shop shop,
+    List<Taken> readings,
+    List<Mended> repairs,
+    Set<String> ticked,
+    Fitting.Found found,
+    List<TestStop> stops,
+    Optional<Setting> setting) {
+  public JobRecord {
+    readings = List.copyOf(readings);
+    repairs = List.copyOf(repairs);
+    ticked = Set.copyOf(ticked);
+    stops = List.copyOf(stops);
+  }
+
+  /** A job of which nothing is recorded but what it starts from. */
+  public static Builder of(Wish wish, boolean alone, Shop shop) {
+    return new Builder(wish, alone, shop);
+  }
+
+  /** Takes each station's part, one after the other; for one thread. */
+  public static final class Builder {
+    private final Wish wish;
+    private final boolean alone;
+    private final Shop shop;
+    private Rig rig;
+    private List<Taken> readings = List.of();
+    private List<Mended> repairs = List.of();
+    private Set<String> ticked = Set.of();
+    private Fitting.Found found = Fitting.Found.NOTHING;
+    private List<TestStop> stops = List.of();
+    private Optional<Setting> setting = Optional.empty();
+
+    private Builder(Wish wish, boolean alone, Shop shop) {
+      this.wish = wish;
+      this.alone = alone;
+      this.shop = shop;
+    }
+
+    public Builder rig(Rig entered) {
+      this.rig = entered;
+      return this;
+    }
+
+    /** The rig so far, for a station whose part is read against it. */
+    public Rig rig() {
+      return Objects.requireNonNull(rig, "the rig is told first");
+    }
+
+    public Builder read(List<Taken> all, List<Mended> mended) {
+      this.readings = all;
+      this.repairs = mended;
+      return this;
+    }
+
+    public Builder ticked(Set<String> steps) {
+      this.ticked = steps;
+      return this;
+    }
+
+    public Builder found(Fitting.Found inTheCab) {
+      this.found = inTheCab;
+      return this;
+    }
+
+    public Builder driven(List<TestStop> all, Optional<Setting> settled) {
+      this.stops = all;
+      this.setting = settled;
+      return this;
+    }
+
+    public JobRecord build() {
+      return new JobRecord(
+          rig(), wish, alone, shop, readings, repairs, ticked, found, stops, setting);
+    }
+  }
+}

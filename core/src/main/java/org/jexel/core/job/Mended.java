@@ -1,0 +1,22 @@
+package org.jexel.core.job;
+
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * A repair.
+ *
+ * @param again ids of the checks that the mended fault had changed: what was read of them at that
+ *     moment or before counts no longer
+ * @param at when
+ */
+public record Mended(List<String> again, Instant at) {
+  public Mended {
+    again = List.copyOf(again);
+  }
+
+  /** Whether this repair takes a reading back. */
+  boolean unsays(Taken reading) {
+    return again.contains(reading.check()) && !at.isBefore(reading.at());
+  }
+}

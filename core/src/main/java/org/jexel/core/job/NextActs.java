@@ -1,0 +1,230 @@
+package org.jexel.core.job;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.jexel.core.cab.Fitting;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.check.Round;
+import org.jexel.core.check.SupplyFinding;
+import org.jexel.core.harness.Step;
+import org.jexel.core.harness.StepPlan;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Wish;
+import org.jexel.core.road.GainAdvice;
+
+/**
+ * The one order in which a job's acts come up: the first rule that has something to say says it.
+ */
+final class NextActs {
+  private final Work work;
+
+  private NextActs(Work work) {
+    this.work = work;
+  }
+
+  static NextAct of(Work work) {
+    NextActs acts = new NextActs(work);
+    Stream<Supplier<Optional<NextAct>>> rules =
+        Stream.of(
+            acts::wrongSupply,
+            acts::readAgain,
+            acts::plate,
+            acts::overload,
+            acts::length,
+            acts::controllerKind,
+            acts::stepBeforeTheBench,
+            acts::failsBeyondTheProof,
+            acts::atTheBench,
+            acts::step,
+            () -> acts.inTheCab(Verdict.FAILS),
+            () -> acts.inTheCab(Verdict.NOT_YET),
+            acts::breakaway,
+            acts::onTheRoad);
+    return rules
+        .flatMap(rule -> rule.get().stream())
+        .findFirst()
+        .orElseGet(
+            () -> act(Station.HANDOVER, new Aim.HandOver(), "Print the report and hand over"));
+  }
+
+  private static NextAct act(Station station, Aim aim, String text) {
+    return new NextAct(station, aim, text, "");
+  }
+
+  private boolean braked() {
+    return work.record().rig().hasElectricBrakes();
+  }
+
+  private Optional<NextAct> wrongSupply() {
+    return work.bench()
+        .supplyFinding()
+        .filter(SupplyFinding::stops)
+        .map(
+            finding ->
+                new NextAct(
+                    Station.BENCH,
+                    new Aim.Read(CheckSheet.SUPPLY),
+                    finding.words(),
+                    "a 12 V vehicle"));
+  }
+
+  /** Whoever has just mended something stands at the rig: nothing else is nearer. */
+  private Optional<NextAct> readAgain() {
+    return work.bench().askedAgain().stream()
+        .findFirst()
+        .map(
+            check ->
+                act(
+                    Station.BENCH,
+                    new Aim.FindFault(),
+                    "Read again after the repair: " + check.title()));
+  }
+
+  private Optional<NextAct> plate() {
+    return work.rig().unreadPlate().map(field -> enter(field, "Read the plate: "));
+  }
+
+  private Optional<NextAct> length() {
+    return work.harness().unmeasured().map(field -> enter(field, "Measure: "));
+  }
+
+  private static NextAct enter(RigField field, String verb) {
+    String what =
+        field.label().substring(0, 1).toLowerCase(Locale.ROOT) + field.label().substring(1);
+    return act(
+        Station.RIG,
+        new Aim.Enter(field),
+        verb + field.subject().label().toLowerCase(Locale.ROOT) + ", " + what);
+  }
+
+  private Optional<NextAct> overload() {
+    return work.rig().ratings().stream()
+        .filter(rating -> rating.verdict() == Verdict.FAILS)
+        .findFirst()
+        .map(
+            over ->
+                act(
+                    Station.RIG,
+                    new Aim.MoveLoad(),
+                    "Move or leave load: " + over.title() + " " + over.words()));
+  }
+
+  private Optional<NextAct> controllerKind() {
+    return braked() && work.cab().unknown()
+        ? Optional.of(
+            act(Station.CAB, new Aim.Enter(RigField.CONTROLLER_KIND), "Say which controller it is"))
+        : Optional.empty();
+  }
+
+  private Optional<NextAct> stepBeforeTheBench() {
+    return work.record().wish() == Wish.REPAIR
+        ? Optional.empty()
+        : work.harness().openStep().filter(NextActs::beforeTheBench).map(NextActs::step);
+  }
+
+  private static boolean beforeTheBench(Step step) {
+    return step.phase() != Step.Phase.CLOSE && !step.id().equals(StepPlan.TEST_AT_THE_BENCH);
+  }
+
+  private Optional<NextAct> step() {
+    return work.harness().openStep().map(NextActs::step);
+  }
+
+  private static NextAct step(Step step) {
+    return act(Station.HARNESS, new Aim.DoStep(), step.title());
+  }
+
+  private Optional<NextAct> failsBeyondTheProof() {
+    return work.bench().readBeyond().stream()
+        .filter(check -> work.bench().verdict(check) == Verdict.FAILS)
+        .findFirst()
+        .map(NextActs::find);
+  }
+
+  private static NextAct find(Check check) {
+    return act(Station.BENCH, new Aim.FindFault(), "Find the fault: " + check.title());
+  }
+
+  /** The first check of the proof that fails; while none does, the first still to be read. */
+  private Optional<NextAct> atTheBench() {
+    BenchWork bench = work.bench();
+    List<Round> rounds = Round.of(bench.inOrder(bench.proof()));
+    for (Round round : rounds) {
+      for (Check check : round.checks()) {
+        if (bench.verdict(check) == Verdict.FAILS) {
+          return Optional.of(failed(round, check));
+        }
+      }
+    }
+    return rounds.stream()
+        .filter(round -> bench.verdict(round) == Verdict.NOT_YET)
+        .findFirst()
+        .map(NextActs::read);
+  }
+
+  private static NextAct read(Round round) {
+    String text = round.words() ? round.title() : "Read: " + round.title();
+    return act(Station.BENCH, new Aim.Read(round.id()), text);
+  }
+
+  /** A battery is charged; whatever else fails may have many causes. */
+  private static NextAct failed(Round round, Check check) {
+    return check.group() == Check.Group.SUPPLY
+        ? new NextAct(
+            Station.BENCH,
+            new Aim.Read(round.id()),
+            "Mend and read again: " + check.title(),
+            "the repair")
+        : find(check);
+  }
+
+  private Optional<NextAct> inTheCab(Verdict verdict) {
+    return work.cab().fitting().stream()
+        .filter(finding -> finding.verdict() == verdict)
+        .findFirst()
+        .map(NextActs::fit);
+  }
+
+  private static NextAct fit(Fitting.Finding finding) {
+    return act(Station.CAB, new Aim.FitController(finding.topic()), finding.words());
+  }
+
+  private Optional<NextAct> breakaway() {
+    return work.breakaway().isMissing()
+        ? Optional.of(
+            act(Station.BREAKAWAY, new Aim.FitBreakaway(), "Fit a breakaway and enter its battery"))
+        : Optional.empty();
+  }
+
+  private Optional<NextAct> onTheRoad() {
+    return braked() && work.road().setting().isEmpty()
+        ? Optional.of(drive(work.road().advice()))
+        : Optional.empty();
+  }
+
+  private static NextAct drive(GainAdvice advice) {
+    String gain = Measure.GAIN.number(advice.gain(), UnitSystem.METRIC);
+    return switch (advice.act()) {
+      case LOOK_FOR_FAULT ->
+          new NextAct(
+              Station.ROAD,
+              new Aim.LookForCause(),
+              "Look for the fault: " + advice.reason(),
+              "the cause");
+      case SETTLE -> act(Station.ROAD, new Aim.Settle(), "Settle on gain " + gain);
+      case TRY, CONFIRM, REPEAT ->
+          new NextAct(
+              Station.ROAD,
+              new Aim.DriveStop(),
+              advice.act().label() + " a stop at gain " + gain,
+              "a level, dry, empty stretch");
+    };
+  }
+}

@@ -1,0 +1,35 @@
+package org.jexel.core.job;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * How the stations of a job stand, and its single next act.
+ *
+ * @param states one for each station
+ * @param next what to do now
+ */
+public record Progress(Map<Station, StationState> states, NextAct next) {
+
+  static Progress of(Work work) {
+    Map<Station, StationState> states = new EnumMap<>(Station.class);
+    states.put(Station.RIG, work.rig().state());
+    states.put(Station.HARNESS, work.harness().state());
+    states.put(Station.CAB, work.cab().state());
+    states.put(Station.BENCH, work.bench().state());
+    states.put(Station.BREAKAWAY, work.breakaway().state());
+    states.put(Station.ROAD, work.road().state());
+    states.put(Station.HANDOVER, handover(work, states));
+    return new Progress(states, NextActs.of(work));
+  }
+
+  /** The report is due once every other station stands. */
+  private static StationState handover(Work work, Map<Station, StationState> others) {
+    boolean done =
+        others.values().stream().allMatch(s -> s == StationState.HOLDS || s == StationState.WATCH);
+    if (done) {
+      return StationState.HOLDS;
+    }
+    return work.bench().isBegun() ? StationState.UNDER_WAY : StationState.NOT_YET;
+  }
+}

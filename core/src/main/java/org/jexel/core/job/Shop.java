@@ -1,0 +1,17 @@
+package org.jexel.core.job;
+
+import java.util.List;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.rig.TongueBand;
+
+/**
+ * What the workshop decides for all of its jobs.
+ *
+ * @param stock wire on the shelf
+ * @param tongueBand usual tongue share of its region
+ */
+public record Shop(List<WireSize> stock, TongueBand tongueBand) {
+  public Shop {
+    stock = List.copyOf(stock);
+  }
+}

@@ -1,0 +1,80 @@
+package org.jexel.core.job;
+
+import org.jexel.core.harness.Harness;
+import org.jexel.core.quantity.UnitSystem;
+
+/**
+ * What the core says of one job: a part for each station, each worked out when first asked for and
+ * remembered. For one thread; two of them for one record say the same.
+ */
+public final class Work {
+  private final JobRecord record;
+  private final RigWork rig;
+  private final BenchWork bench;
+  private final HarnessWork harness;
+  private final CabWork cab;
+  private final BreakawayWork breakaway;
+  private final RoadWork road;
+  private final Once<Progress> progress;
+
+  /**
+   * @param units of whoever reads the words
+   */
+  public Work(JobRecord record, Planner planner, UnitSystem units) {
+    this.record = record;
+    Once<Harness> plan = new Once<>(() -> planner.harness(record.rig(), record.shop().stock()));
+    this.rig = new RigWork(record);
+    this.bench = new BenchWork(record, planner);
+    this.harness = new HarnessWork(record, plan, bench, units);
+    this.cab = new CabWork(record, plan);
+    this.breakaway = new BreakawayWork(record, plan);
+    this.road = new RoadWork(record, bench);
+    this.progress = new Once<>(() -> Progress.of(this));
+  }
+
+  /** What all of this is worked out from. */
+  public JobRecord record() {
+    return record;
+  }
+
+  public RigWork rig() {
+    return rig;
+  }
+
+  public HarnessWork harness() {
+    return harness;
+  }
+
+  public CabWork cab() {
+    return cab;
+  }
+
+  public BenchWork bench() {
+    return bench;
+  }
+
+  public BreakawayWork breakaway() {
+    return breakaway;
+  }
+
+  public RoadWork road() {
+    return road;
+  }
+
+  /** How the stations stand, and what comes next. */
+  public Progress progress() {
+    return progress.get();
+  }
+
+  /**
+   * Works out everything that the stations say, so that a record that does not go together shows.
+   *
+   * @throws RuntimeException if it does not
+   */
+  public void digest() {
+    progress();
+    road.advice();
+    road.gate();
+    breakaway.load();
+  }
+}

@@ -1,0 +1,68 @@
+package org.jexel.core.road;
+
+import java.util.Optional;
+import org.jexel.core.braking.Stop;
+import org.jexel.core.braking.Surface;
+import org.jexel.core.quantity.Sum;
+
+/**
+ * One test stop, as it was driven.
+ *
+ * @param gain on the controller's scale
+ * @param way how the brakes were asked for
+ * @param speed at the start, m/s
+ * @param surface it was driven on
+ * @param outcome what the trailer's wheels did
+ * @param distance to stand, m; null if it was not taken
+ * @param seconds to stand, s; null if they were not taken
+ * @param vehicleMass kg
+ * @param trailerMass with load, kg
+ * @param note in the driver's words; empty for none
+ */
+public record TestStop(
+    double gain,
+    Way way,
+    double speed,
+    Surface surface,
+    Outcome outcome,
+    Double distance,
+    Double seconds,
+    double vehicleMass,
+    double trailerMass,
+    String note) {
+
+  /** How the brakes were asked for. */
+  public enum Way {
+    LEVER("Full lever"),
+    PEDAL("Pedal");
+
+    private final String label;
+
+    Way(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
+  /** What it says about the gain; only a stop at full lever says anything. */
+  public Optional<GainStop> gainStop() {
+    return way == Way.LEVER ? Optional.of(new GainStop(gain, outcome)) : Optional.empty();
+  }
+
+  /**
+   * What it tells; empty when neither distance nor time was taken.
+   *
+   * @throws IllegalArgumentException if speed, distance, time or a mass is not above zero
+   */
+  public Optional<Stop> analysed() {
+    if (distance == null && seconds == null) {
+      return Optional.empty();
+    }
+    Sum a = distance != null ? Stop.fromDistance(speed, distance) : Stop.fromTime(speed, seconds);
+    return Optional.of(
+        way == Way.LEVER ? Stop.leverOnly(a, vehicleMass, trailerMass, 0) : Stop.withPedal(a));
+  }
+}
