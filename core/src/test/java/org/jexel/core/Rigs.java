@@ -12,7 +12,6 @@ import java.util.stream.Stream;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.connector.Convention;
-import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
@@ -60,11 +59,7 @@ public final class Rigs {
   }
 
   public static Rig rig(RigSheet sheet, LoadItem... load) {
-    boolean reversePin =
-        CATALOG
-            .connector(sheet.choice(RigField.PLANNED_CONNECTOR).value())
-            .has(PinFunction.REVERSE);
-    return new Rig(sheet, LampOffer.of(sheet, reversePin), List.of(load));
+    return new Rig(sheet, LampOffer.with(sheet, List.of()), List.of(load));
   }
 
   /**

@@ -8,8 +8,8 @@ import org.jexel.app.drawing.Canvas;
 import org.jexel.app.drawing.Marks;
 import org.jexel.app.drawing.Palette;
 import org.jexel.app.drawing.PlanScale;
-import org.jexel.app.drawing.RigDrawing;
 import org.jexel.app.drawing.Svg;
+import org.jexel.app.drawing.VehicleDrawing;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
@@ -38,7 +38,7 @@ final class BenchLayer {
   private final RigSheet sheet;
   private final PlanScale at;
   private final Svg svg;
-  private final RigDrawing drawing;
+  private final VehicleDrawing vehicle;
   private final Marks marks;
 
   BenchLayer(JobFile file, Canvas canvas) {
@@ -46,7 +46,7 @@ final class BenchLayer {
     this.sheet = file.rig().sheet();
     this.at = canvas.at();
     this.svg = canvas.svg();
-    this.drawing = canvas.rig();
+    this.vehicle = canvas.vehicle();
     this.marks = canvas.marks();
   }
 
@@ -55,7 +55,7 @@ final class BenchLayer {
     boolean room = at.x(rear) < PlanScale.WIDTH - 150;
     double[] drawbar = {sheet.si(RigField.DRAWBAR_LENGTH) * 0.55, 0.05};
     double[] axles = {sheet.si(RigField.AXLE_CENTRE), 0};
-    point(drawing.battery(), "middle", "Supply", Group.SUPPLY);
+    point(vehicle.battery(), "middle", "Supply", Group.SUPPLY);
     point(SOCKET, "end", "Socket and connector", Group.SOCKET, Group.LOADED);
     point(drawbar, "start", "Brake circuit", Group.TRAILER);
     point(axles, "middle", "Brakes under load", Group.BRAKES);
@@ -131,8 +131,8 @@ final class BenchLayer {
     }
     places.put(Harness.BREAKAWAY_PLUS, box);
     places.put(RigNetwork.BENCH, PLUG);
-    places.put(Harness.BATTERY_PLUS, drawing.battery());
-    places.put(Harness.BATTERY_MINUS, drawing.battery());
+    places.put(Harness.BATTERY_PLUS, vehicle.battery());
+    places.put(Harness.BATTERY_MINUS, vehicle.battery());
     for (Load load : file.work().harness().plan().loads()) {
       spot(load.spot())
           .ifPresent(

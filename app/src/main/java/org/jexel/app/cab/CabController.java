@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.app.device.ControllerLink;
 import org.jexel.app.drawing.TemplateDrawing;
-import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.FieldViews;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
@@ -41,7 +41,6 @@ class CabController {
   private static final List<String> NOTED = List.of("signal", "plug", "mounting", "panel", "power");
 
   private final JobFiles files;
-  private final FigureCards figures;
   private final CabNotes notes;
   private final CabModels models;
   private final ControllerLibrary library;
@@ -51,7 +50,6 @@ class CabController {
 
   CabController(
       JobFiles files,
-      FigureCards figures,
       CabNotes notes,
       CabModels models,
       ControllerLibrary library,
@@ -59,7 +57,6 @@ class CabController {
       Pdf pdf,
       ControllerLink link) {
     this.files = files;
-    this.figures = figures;
     this.notes = notes;
     this.models = models;
     this.library = library;
@@ -108,7 +105,7 @@ class CabController {
       case "panel" -> view.put("panel", PanelCard.of(typed));
       default -> {
         view.put("library", library.all(person));
-        view.put("fields", figures.fields(RigCards.CONTROLLER, file));
+        view.put("fields", FieldViews.of(RigCards.CONTROLLER, file));
       }
     }
     return pages.page(file, Station.CAB, open, view);

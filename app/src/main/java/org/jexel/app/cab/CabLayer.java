@@ -10,8 +10,8 @@ import org.jexel.app.drawing.Looms;
 import org.jexel.app.drawing.Marks;
 import org.jexel.app.drawing.Palette;
 import org.jexel.app.drawing.PlanScale;
-import org.jexel.app.drawing.RigDrawing;
 import org.jexel.app.drawing.Svg;
+import org.jexel.app.drawing.VehicleDrawing;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.cab.Fitting;
@@ -34,7 +34,7 @@ final class CabLayer {
   private final RigSheet sheet;
   private final PlanScale at;
   private final Svg svg;
-  private final RigDrawing drawing;
+  private final VehicleDrawing vehicle;
   private final Marks marks;
 
   CabLayer(JobFile file, Canvas canvas) {
@@ -42,7 +42,7 @@ final class CabLayer {
     this.sheet = file.rig().sheet();
     this.at = canvas.at();
     this.svg = canvas.svg();
-    this.drawing = canvas.rig();
+    this.vehicle = canvas.vehicle();
     this.marks = canvas.marks();
   }
 
@@ -57,8 +57,8 @@ final class CabLayer {
       svg.label(front, 222, words, "start", 14, INK);
       return;
     }
-    double[] battery = {at.x(drawing.battery()[0]), at.y(drawing.battery()[1])};
-    double[] box = {at.x(drawing.controller()[0]), at.y(drawing.controller()[1])};
+    double[] battery = {at.x(vehicle.battery()[0]), at.y(vehicle.battery()[1])};
+    double[] box = {at.x(vehicle.controller()[0]), at.y(vehicle.controller()[1])};
     double breaker = battery[0] + 30;
     run(
         WireColour.BLACK,
@@ -142,7 +142,7 @@ final class CabLayer {
 
   /** At the pedal's switch; behind the isolator where the bus watches the lamps. */
   private double[] tap() {
-    double[] box = drawing.controller();
+    double[] box = vehicle.controller();
     return monitored()
         ? new double[] {at.x(-0.75), at.y(-0.35)}
         : new double[] {at.x(box[0] - 0.5), at.y(box[1] + 0.4)};

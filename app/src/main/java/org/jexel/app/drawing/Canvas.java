@@ -3,14 +3,16 @@ package org.jexel.app.drawing;
 import org.jexel.core.rig.Rig;
 
 /**
- * What a station paints on: the rig in plan, already drawn to scale.
+ * What a station paints on: the rig in plan, to scale.
  *
  * @param at where things lie
  * @param svg takes what is drawn
- * @param rig where the drawn parts of the rig are
+ * @param vehicle the tow vehicle, and where its parts are
+ * @param trailer the trailer
  * @param marks verdicts and their names
  */
-public record Canvas(PlanScale at, Svg svg, RigDrawing rig, Marks marks) {
+public record Canvas(
+    PlanScale at, Svg svg, VehicleDrawing vehicle, TrailerDrawing trailer, Marks marks) {
   /** Size of what a layer says beside its drawing, px. */
   private static final double WORDS = 14;
 
@@ -21,7 +23,12 @@ public record Canvas(PlanScale at, Svg svg, RigDrawing rig, Marks marks) {
   public static Canvas of(Rig rig, String label) {
     PlanScale at = PlanScale.of(rig);
     Svg svg = new Svg(PlanScale.WIDTH, PlanScale.HEIGHT, "group", label);
-    return new Canvas(at, svg, new RigDrawing(rig, at, svg), new Marks(svg));
+    return new Canvas(
+        at,
+        svg,
+        new VehicleDrawing(rig, at, svg),
+        new TrailerDrawing(rig, at, svg),
+        new Marks(svg));
   }
 
   /** Words at a place, px. */

@@ -48,22 +48,22 @@ public final class PlanDrawing {
     double start = (WIDTH - pixels * plan.length()) / 2;
     PlanScale at = new PlanScale(pixels, start, height / 2);
     Svg svg = new Svg(WIDTH, height, "group", "Harness plan of the trailer, nose to the left");
-    RigDrawing drawing = new RigDrawing(rig, at, svg);
-    drawing.trailer();
+    TrailerDrawing trailer = new TrailerDrawing(rig, at, svg);
+    trailer.draw();
     Looms looms = new Looms(at, svg, rig.convention(), LANE);
     looms.draw(harness, rig.sheet().si(RigField.BOX_X), scope::isNew);
     looms.codes(harness, rig.fittedLamps());
     svg.open("g", "id", "plan-scale", "data-px", pixels, "data-ball", start)
         .with("data-middle", height / 2);
     for (Part part : parts) {
-      movable(rig, drawing, svg, at, part, units);
+      movable(rig, trailer, svg, at, part, units);
     }
     svg.close();
     return svg.finish();
   }
 
   private static void movable(
-      Rig rig, RigDrawing drawing, Svg svg, PlanScale at, Part part, UnitSystem units) {
+      Rig rig, TrailerDrawing trailer, Svg svg, PlanScale at, Part part, UnitSystem units) {
     double x = at.x(part.x());
     double y = at.y(part.y());
     svg.open("g", "class", "movable", "id", "part-" + part.name(), "tabindex", "0")
@@ -95,7 +95,7 @@ public final class PlanDrawing {
           rig.fittedLamps().stream()
               .filter(lamp -> lamp.slot().equals(part.name()))
               .findFirst()
-              .ifPresent((Lamp lamp) -> drawing.lamp(lamp));
+              .ifPresent((Lamp lamp) -> trailer.lamp(lamp));
     }
     svg.close();
   }

@@ -3,11 +3,13 @@ package org.jexel.app.entry;
 import static org.jexel.core.rig.RigField.*;
 
 import java.util.List;
+import org.jexel.core.job.Station;
 import org.jexel.core.rig.RigField;
 
-/** Which figures stand on which card: a card is one look at one part of the rig. */
+/** Which figures stand on which card of which station: a card is one look at one part. */
 public enum RigCards {
   VEHICLE(
+      Station.RIG,
       "vehicle",
       "Tow vehicle: plate and tape",
       KERB_MASS,
@@ -21,6 +23,7 @@ public enum RigCards {
       REAR_OVERHANG,
       SOLO_STOP),
   SUPPLY(
+      Station.RIG,
       "supply",
       "Tow vehicle: battery and socket",
       BATTERY_PLACE,
@@ -33,6 +36,7 @@ public enum RigCards {
       TOW_PREP,
       LAMPS_MONITORED),
   TRAILER(
+      Station.RIG,
       "trailer",
       "Trailer: plate and tape",
       TRAILER_KIND,
@@ -45,6 +49,7 @@ public enum RigCards {
       BODY_MATERIAL,
       FRAME_MATERIAL),
   AXLES(
+      Station.RIG,
       "axles",
       "Axles, brakes and wheels",
       AXLE_COUNT,
@@ -59,6 +64,7 @@ public enum RigCards {
       STUD_COUNT,
       STUD_SIZE),
   CONNECTION(
+      Station.RIG,
       "connection",
       "Plug, box and breakaway",
       TRAILER_CONNECTOR,
@@ -72,8 +78,9 @@ public enum RigCards {
       HOUSE_BATTERY,
       CHARGE_AMPS,
       LAMP_TECHNOLOGY),
-  SCALE("scale", "On the scale", WEIGHED_TONGUE, WEIGHED_AXLES),
+  SCALE(Station.RIG, "scale", "On the scale", WEIGHED_TONGUE, WEIGHED_AXLES),
   HARNESS(
+      Station.HARNESS,
       "choices",
       "How it is to be wired",
       PLANNED_BOX,
@@ -91,6 +98,7 @@ public enum RigCards {
       BREAKAWAY_Y,
       MIDDLE_PIN),
   CONTROLLER(
+      Station.CAB,
       "controller",
       "Controller",
       CONTROLLER_KIND,
@@ -100,14 +108,21 @@ public enum RigCards {
       CONTROLLER_DROP,
       BREAKER_FITTED);
 
+  private final Station station;
   private final String id;
   private final String title;
   private final List<RigField> fields;
 
-  RigCards(String id, String title, RigField... fields) {
+  RigCards(Station station, String id, String title, RigField... fields) {
+    this.station = station;
     this.id = id;
     this.title = title;
     this.fields = List.of(fields);
+  }
+
+  /** Where the card lies. */
+  public Station station() {
+    return station;
   }
 
   public String id() {

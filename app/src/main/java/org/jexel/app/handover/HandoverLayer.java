@@ -33,7 +33,7 @@ final class HandoverLayer {
         .setting()
         .ifPresent(
             s -> {
-              double[] box = canvas.rig().controller();
+              double[] box = canvas.vehicle().controller();
               canvas.marks().mark(canvas.at().x(box[0]), canvas.at().y(box[1]), Verdict.HOLDS);
               canvas.label(
                   canvas.at().x(box[0]),

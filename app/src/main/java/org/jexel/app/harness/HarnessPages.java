@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.app.drawing.FaceDrawing;
 import org.jexel.app.drawing.PlanDrawing;
-import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.FieldViews;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.StationPages;
@@ -30,21 +30,14 @@ import org.springframework.web.servlet.ModelAndView;
 @Component
 class HarnessPages {
   private final StationPages pages;
-  private final FigureCards figures;
   private final Colours colours;
   private final Stock stock;
   private final PlanMoves moves;
   private final OwnConnectors own;
 
   HarnessPages(
-      StationPages pages,
-      FigureCards figures,
-      Colours colours,
-      Stock stock,
-      PlanMoves moves,
-      OwnConnectors own) {
+      StationPages pages, Colours colours, Stock stock, PlanMoves moves, OwnConnectors own) {
     this.pages = pages;
-    this.figures = figures;
     this.colours = colours;
     this.stock = stock;
     this.moves = moves;
@@ -87,7 +80,7 @@ class HarnessPages {
     view.put("connector", file.rig().connector());
     view.put("rows", rows(file));
     switch (open) {
-      case "choices" -> view.put("fields", figures.fields(RigCards.HARNESS, file));
+      case "choices" -> view.put("fields", FieldViews.of(RigCards.HARNESS, file));
       case "plan" -> plan(file, view);
       case "colours" -> {
         view.put("walk", colours.crosswalk(file));

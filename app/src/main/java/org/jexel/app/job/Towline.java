@@ -54,10 +54,10 @@ public class Towline {
         "14 4 3 4");
     String rig = "/jobs/" + file.job().ref() + "/rig?card=";
     link(svg, rig + "vehicle", "Tow vehicle", VEHICLE.contains(card));
-    canvas.rig().vehicle();
+    canvas.vehicle().draw();
     svg.close();
     link(svg, rig + "trailer", "Trailer", TRAILER.contains(card));
-    canvas.rig().trailer();
+    canvas.trailer().draw();
     svg.close();
     name(svg, at.x(-0.2), tow, "end");
     name(svg, at.x(0.2), trailer, "start");

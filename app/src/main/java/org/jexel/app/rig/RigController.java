@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.entry.FieldView;
-import org.jexel.app.entry.FigureCards;
+import org.jexel.app.entry.FieldViews;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.entry.RigRows;
 import org.jexel.app.job.Draft;
@@ -50,21 +50,14 @@ class RigController {
   };
 
   private final JobFiles files;
-  private final FigureCards figures;
   private final LampCards lamps;
   private final LoadCards loads;
   private final StationPages pages;
   private final RigRoom room;
 
   RigController(
-      JobFiles files,
-      FigureCards figures,
-      LampCards lamps,
-      LoadCards loads,
-      StationPages pages,
-      RigRoom room) {
+      JobFiles files, LampCards lamps, LoadCards loads, StationPages pages, RigRoom room) {
     this.files = files;
-    this.figures = figures;
     this.lamps = lamps;
     this.loads = loads;
     this.pages = pages;
@@ -81,7 +74,7 @@ class RigController {
     Map<String, Object> view = new LinkedHashMap<>();
     List<FigureCard> cards = new ArrayList<>();
     for (RigCards each : CARDS) {
-      List<FieldView> fields = figures.fields(each, file);
+      List<FieldView> fields = FieldViews.of(each, file);
       cards.add(
           new FigureCard(
               each.id(),
@@ -173,20 +166,5 @@ class RigController {
   String removeLoad(@PathVariable String ref, @PathVariable long id, Person person) {
     files.change(ref, person, file -> loads.remove(file, id));
     return "redirect:/jobs/{ref}/rig?card=load";
-  }
-
-  @PostMapping("/jobs/{ref}/figures/{card}")
-  String take(
-      @PathVariable String ref,
-      @PathVariable String card,
-      @RequestParam Map<String, String> typed,
-      Person person) {
-    RigCards which = RigCards.of(card);
-    files.change(ref, person, file -> figures.take(which, file, typed));
-    return switch (which) {
-      case CONTROLLER -> "redirect:/jobs/{ref}/cab?card=controller";
-      case HARNESS -> "redirect:/jobs/{ref}/harness?card=choices";
-      default -> "redirect:/jobs/{ref}/rig?card=" + which.id();
-    };
   }
 }

@@ -16,11 +16,6 @@ import org.jexel.core.rig.Side;
  * conductors of their own.
  */
 final class BrakeRuns {
-  /** Lays one conductor along a limb. */
-  interface Layer {
-    void lay(String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb);
-  }
-
   /** The conductors' own words. */
   private static final String LIVE = "brake";
 
@@ -28,16 +23,14 @@ final class BrakeRuns {
 
   private final Frame frame;
   private final Wiring wiring;
-  private final Layer layer;
 
-  private BrakeRuns(Frame frame, Wiring wiring, Layer layer) {
+  private BrakeRuns(Frame frame, Wiring wiring) {
     this.frame = frame;
     this.wiring = wiring;
-    this.layer = layer;
   }
 
-  static void plan(Rig rig, Frame frame, Wiring wiring, Layer layer) {
-    BrakeRuns runs = new BrakeRuns(frame, wiring, layer);
+  static void plan(Rig rig, Frame frame, Wiring wiring) {
+    BrakeRuns runs = new BrakeRuns(frame, wiring);
     BrakeFeed feed = rig.sheet().choice(RigField.BRAKE_FEED, BrakeFeed.class);
     int[] axles = rig.brakedAxles();
     if (feed == BrakeFeed.TRUNK) {
@@ -75,8 +68,8 @@ final class BrakeRuns {
 
   private void both(String name, Duty duty, List<FramePoint> way) {
     RouteTree.Limb limb = new RouteTree.Limb(way);
-    layer.lay("brake" + name, PinFunction.BRAKE, duty, LIVE, limb);
-    layer.lay("brake return" + name, PinFunction.EARTH, duty, RETURN, limb);
+    wiring.limb("brake" + name, PinFunction.BRAKE, duty, LIVE, limb);
+    wiring.limb("brake return" + name, PinFunction.EARTH, duty, RETURN, limb);
   }
 
   /** The link across the rear axle that makes a ring of two runs. */

@@ -17,7 +17,6 @@ import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.ControllerKind;
-import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampReturn;
 import org.jexel.core.rig.LampTechnology;
@@ -43,36 +42,23 @@ public final class HarnessPlanner {
   /** The same before a wireless unit, which sits at the socket. */
   private static final double AT_THE_SOCKET = 0.95;
 
-  private static final double ZERO = 0.001;
-
-  /** Two ends that can still be crimped, m. */
-  private static final double SHORTEST_RUN = 0.1;
-
   private final Rig rig;
   private final Frame frame;
   private final Wiring wiring;
   private final RouteTree routes;
-  private final WireSize thinnest;
-  private final JointMethod joints;
 
   /** From the front on. */
   private final List<Lamp> lamps;
 
-  private final boolean box;
-
   private HarnessPlanner(Rig rig, List<WireSize> stock) {
     this.rig = rig;
-    this.wiring = new Wiring(Ratings.of(rig));
+    this.wiring = new Wiring(rig, stock.get(0));
     this.frame = Frame.of(rig);
     this.routes = new RouteTree(frame, frame.part(Frame.BOX));
-    this.thinnest = stock.get(0);
     this.lamps =
         rig.fittedLamps().stream()
             .sorted(Comparator.comparingDouble(Lamp::x).thenComparing(Lamp::slot))
             .toList();
-    JointMethod wanted = rig.sheet().choice(RigField.JOINT_METHOD, JointMethod.class);
-    this.joints = wanted.weatherproof() ? wanted : JointMethod.CRIMP;
-    this.box = rig.sheet().choice(RigField.PLANNED_BOX, YesNo.class) == YesNo.YES;
   }
 
   /**
@@ -96,12 +82,12 @@ public final class HarnessPlanner {
     if (function == PinFunction.BRAKE) {
       ControllerKind kind = rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
       double at = kind == ControllerKind.WIRELESS ? AT_THE_SOCKET : AT_THE_DASH;
-      span(name, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, at * run);
+      wiring.span(name, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, at * run);
       root = Harness.CONTROLLER_OUT;
       run = (1 - at) * run;
     }
-    span(name, function, Duty.VEHICLE, root, Nodes.socket(function), run);
-    join(
+    wiring.span(name, function, Duty.VEHICLE, root, Nodes.socket(function), run);
+    wiring.join(
         Nodes.pin(function),
         function.label() + " pin",
         function,
@@ -111,8 +97,8 @@ public final class HarnessPlanner {
         Nodes.plug(function),
         Joint.Kind.PIN);
     double cord = rig.sheet().si(RigField.BOX_X) + rig.sheet().si(RigField.CORD_SLACK);
-    span(name, function, Duty.CORD, Nodes.plug(function), Nodes.cord(function), cord);
-    join(
+    wiring.span(name, function, Duty.CORD, Nodes.plug(function), Nodes.cord(function), cord);
+    wiring.join(
         Nodes.cordJoint(function),
         "cord's end, " + function.label(),
         function,
@@ -120,7 +106,7 @@ public final class HarnessPlanner {
         Optional.empty(),
         Nodes.cord(function),
         Nodes.box(function),
-        box ? Joint.Kind.RING : Joint.Kind.SPLICE);
+        wiring.inTheBox());
   }
 
   private void lights(PinFunction function) {
@@ -155,7 +141,7 @@ public final class HarnessPlanner {
   private void returns() {
     if (rig.sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.OWN_CONDUCTOR) {
       web("return", PinFunction.EARTH, lamps);
-      join(
+      wiring.join(
           Nodes.screw(Frame.BOX),
           "box to frame",
           PinFunction.EARTH,
@@ -185,48 +171,12 @@ public final class HarnessPlanner {
           point -> serves.computeIfAbsent(point, p -> EnumSet.noneOf(Side.class)).add(lamp.side()));
     }
     boolean oneSide = fed.stream().map(Lamp::side).distinct().count() == 1;
-    for (RouteTree.Limb limb : joints == JointMethod.RINGS_IN_BOX ? homes : routes.limbs(parts)) {
+    for (RouteTree.Limb limb : wiring.homeRuns() ? homes : routes.limbs(parts)) {
       Set<Side> sides = serves.get(limb.to());
       String circuit =
           oneSide || sides.size() > 1 ? name : name + ", " + sides.iterator().next().label();
-      limb(circuit, function, Duty.RUN, prefix, limb);
+      wiring.limb(circuit, function, Duty.RUN, prefix, limb);
     }
-  }
-
-  /** One conductor along a limb, joined at its nearer end. */
-  private void limb(
-      String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb) {
-    boolean fromBox = limb.from().id().equals(Frame.BOX);
-    String from = fromBox ? Nodes.box(function) : Nodes.at(prefix, limb.from().id());
-    String to = Nodes.at(prefix, limb.to().id());
-    String near = Nodes.near(to);
-    join(
-        Nodes.joint(to),
-        (fromBox ? "in the box, " : "splice, ") + circuit,
-        function,
-        duty,
-        Optional.of(limb.to()),
-        from,
-        near,
-        fromBox && box ? Joint.Kind.RING : Joint.Kind.SPLICE);
-    double length = RouteTree.length(limb.path());
-    if (length < ZERO) {
-      wiring.problems.add(
-          new Problem(
-              limb.to().id(),
-              "%s has no length: its part sits on its own joint. %s is planned; move the part."
-                  .formatted(circuit, "0.1 m (4 in)")));
-    }
-    wiring.spans.add(
-        new Span(
-            circuit,
-            function,
-            duty,
-            near,
-            to,
-            Math.max(SHORTEST_RUN, length),
-            thinnest,
-            limb.path()));
   }
 
   private void brakes() {
@@ -235,7 +185,7 @@ public final class HarnessPlanner {
     }
     crossing(PinFunction.BRAKE, Nodes.fused(PinFunction.BRAKE));
     if (rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC) {
-      load(
+      wiring.load(
           Load.ACTUATOR,
           "Actuator signal",
           PinFunction.BRAKE,
@@ -244,7 +194,7 @@ public final class HarnessPlanner {
           Load.Kind.ACTUATOR,
           Provenance.ASSUMED);
     } else {
-      BrakeRuns.plan(rig, frame, wiring, this::limb);
+      BrakeRuns.plan(rig, frame, wiring);
     }
     breakaway();
   }
@@ -255,23 +205,20 @@ public final class HarnessPlanner {
       return;
     }
     List<FramePoint> way = routes.way(frame.part(Frame.SWITCH));
-    double length = RouteTree.length(way);
-    for (String[] ends :
-        new String[][] {
-          {Harness.BREAKAWAY_PLUS, Harness.SWITCH_IN},
-          {Harness.SWITCH_OUT, Nodes.box(PinFunction.BRAKE)}
-        }) {
-      wiring.spans.add(
-          new Span(
-              "breakaway",
-              PinFunction.BRAKE,
-              Duty.BREAKAWAY,
-              ends[0],
-              ends[1],
-              length,
-              thinnest,
-              way));
-    }
+    wiring.span(
+        "breakaway",
+        PinFunction.BRAKE,
+        Duty.BREAKAWAY,
+        Harness.BREAKAWAY_PLUS,
+        Harness.SWITCH_IN,
+        way);
+    wiring.span(
+        "breakaway",
+        PinFunction.BRAKE,
+        Duty.BREAKAWAY,
+        Harness.SWITCH_OUT,
+        Nodes.box(PinFunction.BRAKE),
+        way);
   }
 
   private void charge() {
@@ -284,7 +231,7 @@ public final class HarnessPlanner {
     }
     crossing(PinFunction.CHARGE, Nodes.fused(PinFunction.CHARGE));
     Figure amps = rig.sheet().figure(RigField.CHARGE_AMPS);
-    load(
+    wiring.load(
         actuator ? Load.ACTUATOR_SUPPLY : "charge",
         actuator ? "Actuator supply" : "Charge feed",
         PinFunction.CHARGE,
@@ -292,52 +239,5 @@ public final class HarnessPlanner {
         amps.si(),
         Load.Kind.CHARGE,
         amps.provenance());
-  }
-
-  private void load(
-      String name,
-      String label,
-      PinFunction function,
-      double ohms,
-      double amps,
-      Load.Kind kind,
-      Provenance provenance) {
-    wiring.loads.add(
-        new Load(
-            name,
-            label,
-            function,
-            Spot.BOX,
-            Nodes.box(function),
-            Nodes.box(PinFunction.EARTH),
-            ohms,
-            amps,
-            kind,
-            provenance));
-  }
-
-  private void join(
-      String name,
-      String label,
-      PinFunction function,
-      Duty duty,
-      Optional<FramePoint> towards,
-      String a,
-      String b,
-      Joint.Kind kind) {
-    double ohms =
-        switch (kind) {
-          case PIN -> Contacts.PIN;
-          case RING -> Contacts.RING_ON_STUD + Contacts.CRIMP;
-          case SPLICE -> joints.ohms();
-          case SCREW -> Contacts.SCREW;
-          case FRAME -> Contacts.FRAME_JOINT;
-        };
-    wiring.joints.add(new Joint(name, label, function, duty, towards, a, b, ohms, kind));
-  }
-
-  private void span(
-      String circuit, PinFunction function, Duty duty, String from, String to, double length) {
-    wiring.spans.add(new Span(circuit, function, duty, from, to, length, thinnest, List.of()));
   }
 }

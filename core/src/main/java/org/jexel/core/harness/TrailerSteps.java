@@ -1,0 +1,246 @@
+package org.jexel.core.harness;
+
+import java.util.List;
+import java.util.Locale;
+import org.jexel.core.harness.Step.Phase;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.JointMethod;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampReturn;
+import org.jexel.core.rig.RigField;
+
+/** Steps on the trailer and at its plug: from the first hole to the last terminal. */
+final class TrailerSteps {
+  private final Scope scope;
+  private final Harness harness;
+  private final UnitSystem units;
+  private final StepList steps;
+
+  TrailerSteps(Scope scope, UnitSystem units, StepList steps) {
+    this.scope = scope;
+    this.harness = scope.harness();
+    this.units = units;
+    this.steps = steps;
+  }
+
+  void all() {
+    holes();
+    pull();
+    mount();
+    join();
+    earth();
+    box();
+    connector();
+  }
+
+  private void holes() {
+    List<Loom.Hole> holes = Loom.of(scope.rig(), harness).holes();
+    boolean runs =
+        scope.newSpans().stream()
+            .anyMatch(span -> span.path().stream().anyMatch(p -> p.id().equals(Frame.ENTRY)));
+    if (scope.newBox()) {
+      hole(holes, Frame.BOX, "holes.box", "Holes of the box");
+    }
+    if (runs) {
+      hole(holes, Frame.ENTRY, "holes.entry", "Entry hole into the bed");
+    }
+    for (Lamp lamp : scope.wantedLamps()) {
+      hole(holes, lamp.node(), "holes." + lamp.slot(), "Hole for " + name(lamp));
+    }
+  }
+
+  private void hole(List<Loom.Hole> holes, String part, String id, String title) {
+    List<String> drills =
+        holes.stream()
+            .filter(hole -> hole.at().id().equals(part))
+            .map(hole -> Measure.DRILL.text(hole.drill(), units))
+            .distinct()
+            .toList();
+    if (!drills.isEmpty()) {
+      steps.add(
+          Phase.HOLES,
+          id,
+          title + ", " + String.join(" and ", drills),
+          "Look behind the metal first. Deburr, paint the bare edge, put the grommet in before the loom.",
+          List.of("step drill", "deburring knife"),
+          List.of("grommets", "paint"),
+          8,
+          "Goggles on; know what lies behind before you drill.");
+    }
+  }
+
+  private void pull() {
+    pull(Duty.RUN, "pull.lamps", "Pull the lamp looms");
+    pull(Duty.TRUNK, "pull.brakes", "Pull the brake trunk and the runs across the axles");
+    pull(Duty.BREAKAWAY, "pull.breakaway", "Pull the two conductors to the breakaway switch");
+    pull(Duty.VEHICLE, "pull.vehicle", "Pull the missing conductors through the vehicle");
+  }
+
+  private void pull(Duty duty, String id, String title) {
+    List<Span> spans =
+        scope.newSpans().stream()
+            .filter(s -> s.duty() == duty || duty == Duty.TRUNK && s.duty() == Duty.ACROSS)
+            .toList();
+    if (spans.isEmpty()) {
+      return;
+    }
+    double metres = spans.stream().mapToDouble(Span::length).sum();
+    List<String> sizes = spans.stream().map(s -> s.size().label()).distinct().toList();
+    boolean vehicle = duty == Duty.VEHICLE;
+    steps.add(
+        Phase.PULL,
+        id,
+        title,
+        Phrase.of(
+            "%d conductors, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s.",
+            spans.size(),
+            Measure.LENGTH.text(metres, units),
+            String.join(" and ", sizes),
+            vehicle ? "exhaust, pedals or moving parts" : "tyres, springs or sharp edges"),
+        List.of("draw wire", "cutters"),
+        sizes,
+        5 + 2 * metres,
+        vehicle ? "Keep clear of airbag zones and their yellow looms." : "");
+  }
+
+  private void mount() {
+    for (Lamp lamp : scope.wantedLamps()) {
+      steps.add(
+          Phase.MOUNT,
+          "mount." + lamp.slot(),
+          "Mount " + name(lamp),
+          Measure.LENGTH.text(lamp.x(), units)
+              + " behind the ball. Red faces back, amber to side and front, white for plate and reverse.",
+          List.of("screwdriver"),
+          List.of(lamp.role().label().toLowerCase(Locale.ROOT)),
+          6,
+          "");
+    }
+    if (scope.newBox()) {
+      steps.add(
+          Phase.MOUNT,
+          "mount.box",
+          "Screw the box down",
+          Measure.LENGTH.text(scope.rig().sheet().si(RigField.BOX_X), units)
+              + " behind the ball, glands facing down or back.",
+          List.of("spanner"),
+          List.of("junction box"),
+          10,
+          "");
+    }
+    if (scope.newBreakaway()) {
+      steps.add(
+          Phase.MOUNT,
+          "mount.breakaway",
+          "Mount breakaway switch, battery and diode",
+          "The switch in line with the pull, its pin free to come straight out; nothing else on its circuit.",
+          List.of("spanner", "drill"),
+          List.of("breakaway switch", "battery in its box", "isolating diode"),
+          30,
+          "Charge it away from sparks.");
+    }
+  }
+
+  private void join() {
+    JointMethod method = scope.rig().sheet().choice(RigField.JOINT_METHOD, JointMethod.class);
+    long splices =
+        harness.joints().stream()
+            .filter(j -> j.kind() == Joint.Kind.SPLICE)
+            .filter(j -> scope.newSpans().stream().anyMatch(s -> s.from().equals(j.b())))
+            .count();
+    if (splices > 0) {
+      steps.add(
+          Phase.JOIN,
+          "join.splices",
+          Phrase.of("Join %d branches", splices),
+          "%s. Pull hard at each; a joint that slips now fails in the rain."
+              .formatted(method.weatherproof() ? method.label() : JointMethod.CRIMP.label()),
+          List.of("stripper", "ratchet crimper", "hot-air gun"),
+          List.of("sealed sleeves"),
+          2.0 * splices,
+          "");
+    }
+    if (scope.newBrakes() && scope.rig().hasMagnets()) {
+      steps.add(
+          Phase.JOIN,
+          "join.magnets",
+          "Join the magnets, both leads of each wheel",
+          "Polarity does not matter. Leave slack for the suspension's full travel.",
+          List.of("ratchet crimper", "hot-air gun"),
+          List.of("sealed sleeves"),
+          6.0 * 2 * scope.rig().brakedAxles().length,
+          "Stands under the frame before you reach behind a wheel.");
+    }
+  }
+
+  private void earth() {
+    boolean screws = harness.joints().stream().anyMatch(j -> j.kind() == Joint.Kind.SCREW);
+    boolean byFrame =
+        scope.rig().sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.FRAME;
+    boolean added = scope.newCord() || scope.newBox() || byFrame && !scope.wantedLamps().isEmpty();
+    if (screws && added) {
+      steps.add(
+          Phase.EARTH,
+          "earth.frame",
+          "Earth the frame at the box",
+          "Bare bright steel, toothed washer, then paint over it. Below 0.5 Ω from the earth stud to far frame and each lamp's screw.",
+          List.of("file", "meter"),
+          List.of("earth screw", "paint"),
+          10,
+          "");
+    }
+  }
+
+  private void box() {
+    if (!scope.newBox() && !scope.newCord()) {
+      return;
+    }
+    long rings =
+        StudPlan.of(scope.rig(), harness).studs().stream()
+            .mapToLong(stud -> stud.landings().size())
+            .sum();
+    if (rings > 0) {
+      steps.add(
+          Phase.BOX,
+          "box.land",
+          Phrase.of("Land %d rings on the studs", rings),
+          "As the stud plan says, thickest at the bottom; unused cores get a stud of their own.",
+          List.of("ratchet crimper", "spanner"),
+          List.of("rings"),
+          3.0 * rings,
+          StepPlan.LIVE);
+    }
+  }
+
+  private void connector() {
+    if (scope.newCord()) {
+      steps.add(
+          Phase.CONNECTOR,
+          "connector.plug",
+          "Wire the plug, %s".formatted(scope.rig().connector().label()),
+          "Work from the drawing of the wiring side: it is the mirror of what the mate sees. Strain relief on the jacket, not on the cores.",
+          List.of("screwdriver", "stripper"),
+          List.of("plug"),
+          20,
+          "");
+    }
+    if (scope.newSocket()) {
+      steps.add(
+          Phase.CONNECTOR,
+          "connector.socket",
+          "Fit the socket to the vehicle, %s".formatted(scope.rig().connector().label()),
+          "Gasket on, drain downwards; breaker and fuses near the battery, left open for now.",
+          List.of("drill", "spanner"),
+          List.of("socket", "fuses"),
+          40,
+          "Left and right are exchanged at some makers' tow plugs: measure before joining.");
+    }
+  }
+
+  private String name(Lamp lamp) {
+    String name = scope.rig().name(lamp);
+    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+  }
+}

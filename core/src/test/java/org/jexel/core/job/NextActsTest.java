@@ -1,0 +1,330 @@
+package org.jexel.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jexel.core.Rigs;
+import org.jexel.core.braking.Surface;
+import org.jexel.core.cab.Fitting;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.harness.Step;
+import org.jexel.core.harness.StepPlan;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.LoadItem;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.TongueBand;
+import org.jexel.core.rig.Wish;
+import org.jexel.core.road.GainAdvice;
+import org.jexel.core.road.Outcome;
+import org.jexel.core.road.Setting;
+import org.jexel.core.road.TestStop;
+import org.junit.jupiter.api.Test;
+
+/** One next act, and the states of the stations, as a job goes on. */
+class NextActsTest {
+  private static final Shop SHOP = new Shop(WireSize.GAUGES, TongueBand.NORTH_AMERICA);
+  private static final Object[] PLATES = {
+    RigField.KERB_MASS, 2100,
+    RigField.TOW_RATING, 2500,
+    RigField.EMPTY_MASS, 450,
+    RigField.TRAILER_PERMITTED_MASS, 1400,
+    RigField.AXLE_RATING, 1500
+  };
+  private static final Object[] LENGTHS = {
+    RigField.FEED_RUN, 5.5, RigField.OVERALL_LENGTH, 4.4, RigField.DRAWBAR_LENGTH, 1.2
+  };
+  private static final Object[] CONTROLLER = {
+    RigField.CONTROLLER_KIND,
+    "UNDER_DASH",
+    RigField.GAIN_LEAST,
+    0,
+    RigField.GAIN_GREATEST,
+    10,
+    RigField.GAIN_STEP,
+    0.5
+  };
+  private static final Object[] UNBRAKED = {
+    RigField.BRAKE_TYPE, "NONE", RigField.TRAILER_CONNECTOR, "blade-7"
+  };
+  private static final Object[] BRAKED = {
+    RigField.BRAKE_TYPE, "ELECTRIC",
+    RigField.TRAILER_CONNECTOR, "blade-7",
+    RigField.TOW_CONNECTOR, "blade-7"
+  };
+
+  private final Map<String, Object[]> sheet = new LinkedHashMap<>();
+  private final List<LoadItem> load = new ArrayList<>();
+  private final List<Taken> readings = new ArrayList<>();
+  private final List<Mended> repairs = new ArrayList<>();
+  private final List<TestStop> stops = new ArrayList<>();
+  private Wish wish = Wish.ANNUAL;
+  private Set<String> ticked = Set.of();
+  private Optional<Setting> setting = Optional.empty();
+  private int minute;
+
+  private NextActsTest enter(String card, Object... pairs) {
+    sheet.put(card, pairs);
+    return this;
+  }
+
+  private NextActsTest entered(Object[]... cards) {
+    for (Object[] card : cards) {
+      enter("card " + sheet.size(), card);
+    }
+    return this;
+  }
+
+  private Work work() {
+    Object[] all = sheet.values().stream().flatMap(Arrays::stream).toArray();
+    Rig rig = Rigs.rig(Rigs.sheet(all), load.toArray(LoadItem[]::new));
+    return new Work(
+        JobRecord.of(wish, false, SHOP)
+            .rig(rig)
+            .read(readings, repairs)
+            .ticked(ticked)
+            .driven(stops, setting)
+            .build(),
+        Planner.ANEW,
+        UnitSystem.METRIC);
+  }
+
+  private NextAct next() {
+    return work().progress().next();
+  }
+
+  private StationState state(Station station) {
+    return work().progress().states().get(station);
+  }
+
+  private void read(String check, double value) {
+    Instant at = Instant.EPOCH.plusSeconds(60L * ++minute);
+    readings.add(new Taken(readings.size() + 1, check, value, at, "Somebody"));
+  }
+
+  private void mend(String... again) {
+    repairs.add(new Mended(List.of(again), Instant.EPOCH.plusSeconds(60L * ++minute)));
+  }
+
+  /** Every check of the proof as a sound rig shows it. */
+  private void prove() {
+    for (Check check : work().bench().proof()) {
+      read(check.id(), check.band().expected());
+    }
+  }
+
+  @Test
+  void platesComeFirstThenLengthsThenTheBench() {
+    entered(UNBRAKED);
+    assertThat(next().text()).isEqualTo("Read the plate: tow vehicle, kerb mass");
+    assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.KERB_MASS));
+    assertThat(state(Station.RIG)).isEqualTo(StationState.UNDER_WAY);
+    entered(PLATES);
+    assertThat(next().text()).isEqualTo("Measure: tow vehicle, wire run, battery to socket");
+    assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
+    entered(LENGTHS);
+    assertThat(next().station()).isEqualTo(Station.BENCH);
+    assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
+  }
+
+  @Test
+  void anOverloadGoesBeforeEverythingElse() {
+    entered(UNBRAKED, PLATES);
+    load.add(new LoadItem("Bricks", 2000, 2.6));
+    assertThat(next().aim()).isEqualTo(new Aim.MoveLoad());
+    assertThat(next().text()).contains("over the rating");
+    assertThat(state(Station.RIG)).isEqualTo(StationState.FAILS);
+  }
+
+  @Test
+  void aFlatBatteryIsChargedBeforeTheNextIsRead() {
+    entered(UNBRAKED, PLATES, LENGTHS);
+    read(CheckSheet.SUPPLY, 10.1);
+    assertThat(next().text()).isEqualTo("Mend and read again: Battery, engine off");
+    assertThat(next().waitsFor()).isEqualTo("the repair");
+    assertThat(state(Station.BENCH)).isEqualTo(StationState.FAILS);
+    read(CheckSheet.SUPPLY, 12.6);
+    assertThat(next().text()).startsWith("Read: ").doesNotContain("Battery");
+    assertThat(state(Station.BENCH)).isEqualTo(StationState.UNDER_WAY);
+  }
+
+  /** 24 V would burn every lamp: nothing else may be done first. */
+  @Test
+  void aSupplyThatIsNoneForThisTrailerStopsTheWork() {
+    entered(BRAKED);
+    read(CheckSheet.SUPPLY, 24.4);
+    assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
+    assertThat(next().waitsFor()).isEqualTo("a 12 V vehicle");
+  }
+
+  @Test
+  void whatFailsLeadsToTheFinder() {
+    entered(UNBRAKED, PLATES, LENGTHS);
+    prove();
+    read("socket.tail", 2);
+    assertThat(next().aim()).isEqualTo(new Aim.FindFault());
+    assertThat(next().text()).startsWith("Find the fault: Socket pin").contains("tail");
+  }
+
+  /** A repair takes back what it changed, of its own moment and before, and nothing after it. */
+  @Test
+  void afterARepairWhatItChangedIsReadAgainFirst() {
+    entered(UNBRAKED, PLATES, LENGTHS);
+    prove();
+    assertThat(state(Station.BENCH)).isEqualTo(StationState.HOLDS);
+    mend("socket.tail", "never.read");
+    assertThat(next().text()).startsWith("Read again after the repair: Socket pin");
+    assertThat(work().bench().askedAgain()).extracting(Check::id).containsExactly("socket.tail");
+    assertThat(work().bench().newest()).doesNotContainKey("socket.tail");
+    assertThat(work().bench().last("socket.tail")).isPresent();
+    read("socket.tail", 12.5);
+    assertThat(work().bench().askedAgain()).isEmpty();
+    repairs.add(new Mended(List.of("socket.tail"), readings.get(readings.size() - 1).at()));
+    assertThat(work().bench().askedAgain()).hasSize(1);
+  }
+
+  @Test
+  void anUnbrakedTrailerNeedsNoCabNoBreakawayAndNoRoad() {
+    entered(UNBRAKED, PLATES, LENGTHS);
+    for (Station station : List.of(Station.CAB, Station.BREAKAWAY, Station.ROAD)) {
+      assertThat(state(station)).as(station.label()).isEqualTo(StationState.HOLDS);
+    }
+    assertThat(state(Station.HANDOVER)).isEqualTo(StationState.NOT_YET);
+    prove();
+    assertThat(next())
+        .isEqualTo(
+            new NextAct(
+                Station.HANDOVER, new Aim.HandOver(), "Print the report and hand over", ""));
+  }
+
+  @Test
+  void theCabComesBeforeTheBreakawayAndThatBeforeTheRoad() {
+    entered(BRAKED, PLATES, LENGTHS);
+    assertThat(next().text()).isEqualTo("Say which controller it is");
+    entered(new Object[] {RigField.CONTROLLER_KIND, "UNDER_DASH"});
+    prove();
+    assertThat(next().aim()).isEqualTo(new Aim.FitController(Fitting.Topic.CONTROLLER));
+    entered(CONTROLLER);
+    assertThat(next().aim()).isEqualTo(new Aim.FitBreakaway());
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    prove();
+    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    assertThat(next().text()).isEqualTo("Try a stop at gain 5");
+    assertThat(next().waitsFor()).contains("level, dry, empty");
+  }
+
+  private void stop(double gain, TestStop.Way way, Outcome outcome) {
+    stops.add(
+        new TestStop(gain, way, 11.1, Surface.DRY_ASPHALT, outcome, null, null, 2100, 450, ""));
+  }
+
+  @Test
+  void theStopsLeadToTheGainAndItsSettingEndsTheRoad() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    prove();
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.NOT_YET);
+    stop(9, TestStop.Way.PEDAL, Outcome.LOCKED);
+    assertThat(work().road().advice().upper()).as("a pedal stop says nothing").isNaN();
+    for (int i = 0; i < 20 && work().road().advice().act() != GainAdvice.Act.SETTLE; i++) {
+      double gain = work().road().advice().gain();
+      stop(gain, TestStop.Way.LEVER, gain > 6 ? Outcome.LOCKED : Outcome.FIRM);
+    }
+    assertThat(next().text()).isEqualTo("Settle on gain 6");
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.UNDER_WAY);
+    setting = Optional.of(new Setting(6, Surface.DRY_ASPHALT, 450, Instant.EPOCH, "Somebody"));
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
+    assertThat(next().station()).isEqualTo(Station.HANDOVER);
+  }
+
+  @Test
+  void noLockAtTheTopOfTheScaleIsAFault() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    prove();
+    stop(10, TestStop.Way.LEVER, Outcome.FIRM);
+    stop(10, TestStop.Way.LEVER, Outcome.FIRM);
+    assertThat(next().aim()).isEqualTo(new Aim.LookForCause());
+    assertThat(next().waitsFor()).isEqualTo("the cause");
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.FAILS);
+  }
+
+  /** A conversion is wired before it is tried; a repair is found before it is mended. */
+  @Test
+  void stepsGoBeforeTheBenchExceptInARepair() {
+    entered(UNBRAKED, PLATES, LENGTHS);
+    wish = Wish.REPAIR;
+    assertThat(next().station()).isEqualTo(Station.BENCH);
+    wish = Wish.NEW_BUILD;
+    assertThat(next().aim()).isEqualTo(new Aim.DoStep());
+    Step first = work().harness().steps().get(0);
+    assertThat(next().text()).isEqualTo(first.title());
+    ticked =
+        work().harness().steps().stream()
+            .filter(step -> step.phase() != Step.Phase.CLOSE)
+            .map(Step::id)
+            .filter(id -> !id.equals(StepPlan.TEST_AT_THE_BENCH))
+            .collect(Collectors.toSet());
+    assertThat(next().aim()).isInstanceOf(Aim.Read.class);
+    prove();
+    assertThat(work().harness().openStep())
+        .get()
+        .extracting(Step::phase)
+        .isEqualTo(Step.Phase.CLOSE);
+    assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
+  }
+
+  @Test
+  void aRepairsOwnStepsAreTickedByTheReadings() {
+    entered(UNBRAKED, PLATES, LENGTHS);
+    wish = Wish.REPAIR;
+    Map<String, Boolean> done = done();
+    assertThat(done).containsValues(false).doesNotContainValue(true);
+    read("socket.tail", 2);
+    assertThat(done()).containsEntry("repair.find", true).containsEntry("repair.again", false);
+    prove();
+    assertThat(done()).containsEntry("repair.again", true);
+    read("socket.tail", 2);
+    assertThat(done()).containsEntry("repair.again", false);
+  }
+
+  private Map<String, Boolean> done() {
+    Map<String, Boolean> done = new LinkedHashMap<>();
+    HarnessWork harness = work().harness();
+    harness.steps().forEach(step -> done.put(step.id(), harness.done(step)));
+    return done;
+  }
+
+  /** What fails beyond the proof counts for the bench, though nobody had to read it. */
+  @Test
+  void whatWasReadBeyondTheProofCounts() {
+    entered(BRAKED, PLATES, LENGTHS);
+    prove();
+    Check closer =
+        work().bench().checks().stream()
+            .filter(check -> !check.proves() && check.band().judge(0) == Verdict.FAILS)
+            .findFirst()
+            .orElseThrow();
+    read(closer.id(), 0);
+    assertThat(work().bench().readBeyond()).containsExactly(closer);
+    assertThat(state(Station.BENCH)).isEqualTo(StationState.FAILS);
+  }
+
+  @Test
+  void aRecordWithoutARigIsNone() {
+    assertThatThrownBy(() -> JobRecord.of(wish, false, SHOP).build())
+        .hasMessageContaining("the rig is told first");
+  }
+}
