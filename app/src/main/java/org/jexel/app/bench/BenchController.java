@@ -17,6 +17,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.Taken;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -109,7 +110,7 @@ class BenchController {
    * @param page that is open; null if none is
    * @param address of this application, for a phone
    */
-  record HelperCard(HelperPage page, String address) {}
+  record HelperCard(@Nullable HelperPage page, String address) {}
 
   private HelperCard helperCard(JobFile file) {
     String address = ServletUriComponentsBuilder.fromCurrentContextPath().path("/h").toUriString();

@@ -16,11 +16,15 @@ import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /**
  * Takes readings, within an act on their job. Once that returns, the reading is on disk; a repeated
  * post makes no second one.
+ *
+ * <p>Shared by all requests; of its own it keeps only what the meter showed last, in a concurrent
+ * cache.
  */
 @Service
 public class BenchService {
@@ -43,7 +47,7 @@ public class BenchService {
   }
 
   /** A typed reading: its value, or why it cannot be one. */
-  record Typed(double si, String problem) {}
+  record Typed(double si, @Nullable String problem) {}
 
   static Typed read(Check check, String typed, UnitSystem units) {
     if (typed.isBlank()) {
@@ -72,7 +76,12 @@ public class BenchService {
   }
 
   /** Where a reading comes from; of a file also how many rows, and between what they lay. */
-  record Origin(Reading.Source source, Long log, Integer rows, Double least, Double greatest) {
+  record Origin(
+      Reading.Source source,
+      @Nullable Long log,
+      @Nullable Integer rows,
+      @Nullable Double least,
+      @Nullable Double greatest) {
     static Origin of(Reading.Source source) {
       return new Origin(source, null, null, null, null);
     }

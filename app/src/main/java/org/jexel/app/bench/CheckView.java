@@ -7,6 +7,7 @@ import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A check with its readings and what is being typed.
@@ -29,10 +30,10 @@ public record CheckView(
     String meaning,
     String typed,
     long seen,
-    String problem,
-    Verdict judged,
+    @Nullable String problem,
+    @Nullable Verdict judged,
     String typedMeaning,
-    String theirs) {
+    @Nullable String theirs) {
 
   static CheckView of(JobFile file, Check check) {
     List<Reading> chain =
@@ -105,7 +106,7 @@ public record CheckView(
     return NextCard.anchor(check.id());
   }
 
-  public Reading newest() {
+  public @Nullable Reading newest() {
     return chain.isEmpty() ? null : chain.get(0);
   }
 }

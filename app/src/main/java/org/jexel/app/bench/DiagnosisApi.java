@@ -11,6 +11,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.quantity.UnitSystem;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -71,7 +72,7 @@ class DiagnosisApi {
    * @param known false when nothing known explains every reading
    * @param next null when no check would tell more
    */
-  record Answer(boolean known, List<Suspect> suspects, NextCheck next) {}
+  record Answer(boolean known, List<Suspect> suspects, @Nullable NextCheck next) {}
 
   @Operation(summary = "Every check of this rig with what a sound one would read, SI units")
   @GetMapping("/api/jobs/{ref}/checks")
@@ -162,6 +163,6 @@ class DiagnosisApi {
   ResponseEntity<Refusal> refused(IllegalArgumentException e) {
     return ResponseEntity.badRequest()
         .contentType(MediaType.APPLICATION_JSON)
-        .body(new Refusal(e.getMessage()));
+        .body(new Refusal(String.valueOf(e.getMessage())));
   }
 }

@@ -10,7 +10,9 @@ import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.job.Station;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.UnitSystem;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The finder's card: what may be the matter, and what to read now.
@@ -24,7 +26,7 @@ import org.jexel.core.quantity.UnitSystem;
  */
 public record FinderView(
     Diagnosis diagnosis,
-    RoundView round,
+    @Nullable RoundView round,
     boolean again,
     int left,
     Map<String, String> starts,
@@ -63,7 +65,9 @@ public record FinderView(
   record Doubt(String round, String words) {
     private static Doubt of(JobFile file, Check check) {
       String read =
-          check.measure().text(file.work().bench().newest().get(check.id()).value(), file.units());
+          check
+              .measure()
+              .text(Must.have(file.work().bench().newest(), check.id()).value(), file.units());
       return new Doubt(check.round(), "%s: %s. %s".formatted(check.title(), read, check.state()));
     }
   }
@@ -79,7 +83,7 @@ public record FinderView(
     return starts;
   }
 
-  private static String noticed(Check check) {
+  private static @Nullable String noticed(Check check) {
     return switch (check.measure()) {
       case TURNING -> "A wheel drags or is hard to turn";
       case HUMMING -> "A wheel does not brake, or the trailer pulls to one side";
@@ -89,7 +93,7 @@ public record FinderView(
   }
 
   /** The suspect to mend; null while none is sure. */
-  public Diagnosis.Group sure() {
+  public Diagnosis.@Nullable Group sure() {
     if (!diagnosis.fits() || diagnosis.groups().isEmpty()) {
       return null;
     }

@@ -4,6 +4,7 @@ import static org.jexel.app.drawing.Palette.INK;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.drawing.Marks;
@@ -101,7 +102,7 @@ public final class LitLayer {
   private String words(Setup setup, boolean suspected, Solution shown) {
     List<String> on = new ArrayList<>();
     if (setup.kind() == Setup.Kind.BENCH) {
-      on.add("bench supply on " + setup.pin().label());
+      on.add("bench supply on " + Objects.requireNonNull(setup.pin()).label());
     }
     for (StateWord word : StateWord.values()) {
       if (setup.state().is(word)) {

@@ -24,6 +24,7 @@ import org.apache.commons.csv.DuplicateHeaderMode;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Series;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
@@ -107,7 +108,7 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
     } catch (IllegalArgumentException | IllegalStateException | IOException broken) {
       return unreadable(broken);
     } catch (UncheckedIOException broken) {
-      return unreadable(broken.getCause());
+      return unreadable(broken);
     }
   }
 
@@ -212,13 +213,13 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
       List<Line> lines = new ArrayList<>();
       series.forEach(
           (id, all) -> {
-            Check check = named.get(id.toLowerCase(Locale.ROOT));
+            Check check = Must.have(named, id.toLowerCase(Locale.ROOT));
             boolean one = all.count() == 1;
             lines.add(
                 new Line(
                     check,
                     one
-                        ? onlyText.get(id)
+                        ? Must.have(onlyText, id)
                         : check.measure().text(all.median(), UnitSystem.METRIC).replace('−', '-'),
                     all.count(),
                     all.least(),

@@ -6,6 +6,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** A file of a logging meter, as it was sent; its content lies in parts beside it. */
 @Entity
@@ -23,7 +24,7 @@ class MeterLog {
   private String sha256;
 
   private Instant sentAt;
-  private Instant recordedAt;
+  private @Nullable Instant recordedAt;
 
   protected MeterLog() {}
 

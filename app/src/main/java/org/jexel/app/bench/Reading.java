@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.Objects;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
@@ -16,6 +17,7 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A meter reading with the band it was held against. Append-only; a correction names the old one.
@@ -42,7 +44,7 @@ public class Reading {
 
   private String verdict;
 
-  private Long correctsId;
+  private @Nullable Long correctsId;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Person person;
@@ -51,10 +53,10 @@ public class Reading {
   private String requestKey;
 
   private String source;
-  private Long logId;
-  private Integer rowCount;
-  private Double leastSi;
-  private Double greatestSi;
+  private @Nullable Long logId;
+  private @Nullable Integer rowCount;
+  private @Nullable Double leastSi;
+  private @Nullable Double greatestSi;
 
   /** How a reading came in. */
   public enum Source {
@@ -80,7 +82,7 @@ public class Reading {
       Check check,
       double valueSi,
       String typed,
-      Long correctsId,
+      @Nullable Long correctsId,
       Person person,
       Instant at,
       String requestKey,
@@ -171,11 +173,11 @@ public class Reading {
         "%s, median of %d rows, %s to %s",
         source().label(),
         rowCount,
-        measure().number(leastSi, units),
-        measure().text(greatestSi, units));
+        measure().number(Objects.requireNonNull(leastSi), units),
+        measure().text(Objects.requireNonNull(greatestSi), units));
   }
 
-  public Long correctsId() {
+  public @Nullable Long correctsId() {
     return correctsId;
   }
 

@@ -2,6 +2,7 @@ package org.jexel.app.bench;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Round;
@@ -43,7 +44,10 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     }
     return round.words()
         ? Phrase.of("%d of %d", read.size(), checks.size())
-        : first().check().measure().text(read.get(0).newest().value(), units);
+        : first()
+            .check()
+            .measure()
+            .text(Objects.requireNonNull(read.get(0).newest()).value(), units);
   }
 
   /** Ids for the meter, between commas. */
@@ -67,7 +71,7 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
   public record Line(CheckView view, Reading reading) {
     /** Whether it counts, and if not, why not. */
     public String standing() {
-      boolean newest = reading.id().equals(view.newest().id());
+      boolean newest = reading.equals(view.newest());
       return !newest ? "corrected" : view.stale() ? "before a repair" : "stands";
     }
   }

@@ -8,6 +8,7 @@ import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The check sheet as it lies on the bench: headings in working order, the one where work goes on
@@ -113,7 +114,7 @@ public record SheetView(List<Section> sections, RoundView current) {
   }
 
   /** The round so many places on, in the proof or under the same heading; null at the end. */
-  RoundView along(int step) {
+  @Nullable RoundView along(int step) {
     List<RoundView> way =
         current.round().first().proves()
             ? proof()

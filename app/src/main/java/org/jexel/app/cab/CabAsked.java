@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.quantity.Phrase;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a card of the cab shows in its fields, and what it asks about.
@@ -22,7 +23,7 @@ import org.jexel.core.quantity.Phrase;
 record CabAsked(
     Map<String, String> fields,
     long seen,
-    String theirs,
+    @Nullable String theirs,
     Map<String, String> mine,
     List<String> tooLong) {
   private static final DateTimeFormatter WHEN =

@@ -23,6 +23,7 @@ import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -70,7 +71,7 @@ class CabController {
    *
    * @param verdict how its topic stands; null where nothing is judged
    */
-  record Card(String id, String title, String told, Verdict verdict) {}
+  record Card(String id, String title, String told, @Nullable Verdict verdict) {}
 
   @GetMapping("/jobs/{ref}/cab")
   ModelAndView cab(

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jexel.app.drawing.MountingDrawing;
 import org.jexel.core.cab.Mounting;
 import org.jexel.core.quantity.Phrase;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The mounting form, and what the angles do.
@@ -19,8 +20,8 @@ record MountingCard(
     Map<String, String> typed,
     Map<String, String> problems,
     Mounting.Limits model,
-    Mounting mounting,
-    String drawing) {
+    @Nullable Mounting mounting,
+    @Nullable String drawing) {
 
   /**
    * @param model what the model allows; a typed limit goes before it

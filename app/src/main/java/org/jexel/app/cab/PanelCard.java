@@ -10,6 +10,7 @@ import org.jexel.core.cab.Drills;
 import org.jexel.core.cab.PanelCentre;
 import org.jexel.core.quantity.Fraction;
 import org.jexel.core.quantity.UnitSystem;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The panel form: centre, holes of spindle and lamp, hole for a bundle.
@@ -25,11 +26,11 @@ import org.jexel.core.quantity.UnitSystem;
 record PanelCard(
     Map<String, String> typed,
     Map<String, String> problems,
-    PanelCentre centre,
+    @Nullable PanelCentre centre,
     List<Drills.Drill> spindle,
     List<Drills.Drill> lamp,
-    BundleHole bundle,
-    CutOut cut) {
+    @Nullable BundleHole bundle,
+    @Nullable CutOut cut) {
   private static final List<String> CUT = List.of("cutWidth", "cutHeight", "cutLeft", "cutTop");
 
   private static final List<String> TEMPLATE = List.of("lamp", "lampRight", "lampDown");
@@ -64,11 +65,16 @@ record PanelCard(
         cut(typed, width, problems));
   }
 
-  private static CutOut cut(
-      Map<String, String> typed, Fraction panel, Map<String, String> problems) {
+  private static @Nullable CutOut cut(
+      Map<String, String> typed, @Nullable Fraction panel, Map<String, String> problems) {
     List<Fraction> sizes = new ArrayList<>();
-    CUT.forEach(field -> sizes.add(length(typed, field, problems)));
-    if (sizes.contains(null)) {
+    for (String field : CUT) {
+      Fraction size = length(typed, field, problems);
+      if (size != null) {
+        sizes.add(size);
+      }
+    }
+    if (sizes.size() < CUT.size()) {
       return null;
     }
     try {
@@ -80,7 +86,7 @@ record PanelCard(
   }
 
   /** An inch fraction exactly, or millimetres to the nearest 64th. */
-  private static Fraction length(
+  private static @Nullable Fraction length(
       Map<String, String> typed, String field, Map<String, String> problems) {
     String text = typed.getOrDefault(field, "").strip();
     if (text.isEmpty()) {
@@ -110,7 +116,8 @@ record PanelCard(
     }
   }
 
-  private static BundleHole bundle(Map<String, String> typed, Map<String, String> problems) {
+  private static @Nullable BundleHole bundle(
+      Map<String, String> typed, Map<String, String> problems) {
     String text = typed.getOrDefault("cables", "").strip();
     if (text.isEmpty()) {
       return null;

@@ -5,6 +5,7 @@ import java.util.SortedMap;
 import java.util.stream.Collectors;
 import org.jexel.app.drawing.PlugDrawing;
 import org.jexel.core.cab.CavityMatch;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The plug-to-plug form, and how the two ends stand.
@@ -20,10 +21,10 @@ import org.jexel.core.cab.CavityMatch;
 record PlugCard(
     String vehicle,
     String harness,
-    String vehicleProblem,
-    String harnessProblem,
-    CavityMatch match,
-    String drawing,
+    @Nullable String vehicleProblem,
+    @Nullable String harnessProblem,
+    @Nullable CavityMatch match,
+    @Nullable String drawing,
     boolean fromLibrary) {
 
   /**
@@ -49,12 +50,12 @@ record PlugCard(
     return new PlugCard(vehicle, harness, null, null, match, PlugDrawing.draw(match), known);
   }
 
-  private static String problem(String text) {
+  private static @Nullable String problem(String text) {
     try {
       CavityMatch.parse(text);
       return null;
     } catch (IllegalArgumentException e) {
-      return e.getMessage();
+      return String.valueOf(e.getMessage());
     }
   }
 }

@@ -7,6 +7,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.core.cab.PowerUp;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The first power-up, act by act.
@@ -15,7 +16,7 @@ import org.jexel.core.rig.RigField;
  * @param at the act that is held now; −1 before the first
  * @param shown what the controller shows then; null before the first
  */
-record PowerCard(List<PowerUp.Stage> stages, int at, PowerUp.Shown shown) {
+record PowerCard(List<PowerUp.Stage> stages, int at, PowerUp.@Nullable Shown shown) {
 
   static PowerCard of(JobFile file, Map<String, String> typed, ControllerLink link) {
     ControllerKind kind = file.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);

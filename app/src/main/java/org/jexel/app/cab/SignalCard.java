@@ -14,6 +14,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.YesNo;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The stop-signal finder's form, and what it found.
@@ -30,7 +31,11 @@ record SignalCard(List<Row> rows, StopSignal found) {
    * @param problem why it could not be read; null if it could
    * @param kind what the wire is; null without readings
    */
-  record Row(int number, Map<String, String> typed, String problem, StopSignal.Kind kind) {
+  record Row(
+      int number,
+      Map<String, String> typed,
+      @Nullable String problem,
+      StopSignal.@Nullable Kind kind) {
     public String text(String field) {
       return typed.getOrDefault(field, "");
     }
@@ -96,7 +101,7 @@ record SignalCard(List<Row> rows, StopSignal found) {
         row.containsKey("flashes"));
   }
 
-  private static double volts(String text, double supply) {
+  private static double volts(@Nullable String text, double supply) {
     if (text == null) {
       return Double.NaN;
     }

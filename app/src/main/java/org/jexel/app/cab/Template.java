@@ -23,7 +23,7 @@ record Template(double spindle, double lamp, double right, double down) {
   static Template of(Map<String, String> typed) {
     return new Template(
         length(typed.getOrDefault("spindle", "")),
-        typed.getOrDefault("lamp", "").isBlank() ? 0 : length(typed.get("lamp")),
+        typed.getOrDefault("lamp", "").isBlank() ? 0 : length(typed.getOrDefault("lamp", "")),
         offset(typed.getOrDefault("lampRight", "")),
         offset(typed.getOrDefault("lampDown", "")));
   }

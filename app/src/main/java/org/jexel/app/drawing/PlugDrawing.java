@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.core.cab.CavityMatch;
+import org.jexel.core.quantity.Must;
 
 /** Two plug ends side by side; a line leads from each terminal to the cavity where it belongs. */
 public final class PlugDrawing {
@@ -29,13 +30,13 @@ public final class PlugDrawing {
     for (CavityMatch.Line line : lines) {
       Integer home = match.insert().get(line.cavity());
       if (home != null) {
-        lead(svg, at.get(home), at.get(line.cavity()), Palette.ACCENT, 3.2);
+        lead(svg, Must.have(at, home), Must.have(at, line.cavity()), Palette.ACCENT, 3.2);
       } else if (line.kind() == CavityMatch.Kind.AGREE) {
-        lead(svg, at.get(line.cavity()), at.get(line.cavity()), Palette.WORK, 2.2);
+        lead(svg, Must.have(at, line.cavity()), Must.have(at, line.cavity()), Palette.WORK, 2.2);
       }
     }
     for (CavityMatch.Line line : lines) {
-      double y = at.get(line.cavity());
+      double y = Must.have(at, line.cavity());
       cavity(svg, LEFT, y, line.cavity(), !line.vehicle().isEmpty());
       cavity(svg, RIGHT, y, line.cavity(), !line.harness().isEmpty());
       svg.label(LEFT - 24, y + 5, shown(line.vehicle()), "end", 15, INK);

@@ -14,6 +14,7 @@ import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jspecify.annotations.Nullable;
 
 /** Between what people type in a field and what the core knows of it. */
 public final class FieldText {
@@ -23,7 +24,7 @@ public final class FieldText {
   record Choosable(String value, String label) {}
 
   /** What became of typed text: an entry, or why not. */
-  record Reading(Entry entry, String problem) {}
+  record Reading(@Nullable Entry entry, @Nullable String problem) {}
 
   static List<Choosable> options(RigField field, ConnectorCatalog catalog) {
     if (field.catalog() == RigField.Catalog.CONNECTOR) {
@@ -68,7 +69,7 @@ public final class FieldText {
   }
 
   /** Why a value is not plausible, or null. */
-  public static String range(
+  public static @Nullable String range(
       double si, double least, double greatest, Measure measure, UnitSystem units) {
     if (si < 0 && least >= 0) {
       return "This cannot be negative.";

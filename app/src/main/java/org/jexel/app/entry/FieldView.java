@@ -1,6 +1,7 @@
 package org.jexel.app.entry;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One field of a card, ready to print.
@@ -22,7 +23,7 @@ import java.util.List;
  */
 public record FieldView(
     String code,
-    String heading,
+    @Nullable String heading,
     String label,
     String whose,
     List<FieldText.Choosable> options,
@@ -33,8 +34,8 @@ public record FieldView(
     String unit,
     String provenance,
     String origin,
-    String problem,
-    String theirs) {
+    @Nullable String problem,
+    @Nullable String theirs) {
 
   public boolean chosen() {
     return !options.isEmpty();

@@ -17,6 +17,7 @@ import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigConsistency;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The fields of a card as they stand for a person: what is entered, what is typed, what is asked.
@@ -46,7 +47,7 @@ public final class FieldViews {
   }
 
   /** Heading above the first field of each axle; null elsewhere. */
-  private static String heading(RigCards card, FieldKey key) {
+  private static @Nullable String heading(RigCards card, FieldKey key) {
     boolean first =
         card.fields().stream()
             .filter(RigField::perAxle)
@@ -135,7 +136,11 @@ public final class FieldViews {
   }
 
   /** Why an entry cannot stand beside the other figures, or null. */
-  static String inconsistent(JobFile file, RigSheet sheet, FieldKey key, Entry entry) {
+  static @Nullable String inconsistent(
+      JobFile file, RigSheet sheet, FieldKey key, @Nullable Entry entry) {
+    if (entry == null) {
+      return null;
+    }
     if (key.field() == RigField.BREAKER_FITTED) {
       return file.work().cab().feed().flatMap(feed -> feed.breaker().over(entry.si())).orElse(null);
     }

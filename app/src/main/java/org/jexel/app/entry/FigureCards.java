@@ -11,6 +11,7 @@ import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -90,18 +91,17 @@ public class FigureCards {
     }
     FieldText.Reading reading =
         FieldText.read(key.field(), text, from, sheet.catalog(), file.units());
-    boolean fits =
-        reading.problem() == null
-            && FieldViews.inconsistent(file, sheet, key, reading.entry()) == null;
-    if (!fits || seen != now) {
+    Entry entry = reading.entry();
+    boolean fits = FieldViews.inconsistent(file, sheet, key, entry) == null;
+    if (entry == null || !fits || seen != now) {
       drafts.keep(file.job(), person, card.id(), key.code(), text, seen);
       return sheet;
     }
     drafts.drop(file.job(), person, card.id(), key.code());
-    if (reading.entry().equals(sheet.entries().get(key))) {
+    if (entry.equals(sheet.entries().get(key))) {
       return sheet;
     }
-    return save(file, sheet, key, reading.entry());
+    return save(file, sheet, key, entry);
   }
 
   private RigSheet save(JobFile file, RigSheet sheet, FieldKey key, Entry entry) {
@@ -119,13 +119,13 @@ public class FigureCards {
     save(file, file.rig().sheet(), key, entry);
   }
 
-  private static Provenance from(String posted, RigField field) {
+  private static Provenance from(@Nullable String posted, RigField field) {
     return "PLATE".equals(posted)
         ? Provenance.PLATE
         : "MEASURED".equals(posted) ? Provenance.MEASURED : field.usual();
   }
 
-  private static long seen(String posted) {
+  private static long seen(@Nullable String posted) {
     return posted != null && posted.matches("\\d{1,18}") ? Long.parseLong(posted) : 0;
   }
 }

@@ -13,6 +13,7 @@ import java.time.Instant;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.rig.LoadItem;
+import org.jspecify.annotations.Nullable;
 
 /** A line of the load sheet. */
 @Entity
@@ -29,9 +30,9 @@ public class LoadLine {
   private double massKg;
 
   @Column(name = "volume_m3")
-  private Double volumeM3;
+  private @Nullable Double volumeM3;
 
-  private Double densityKgm3;
+  private @Nullable Double densityKgm3;
 
   @Column(name = "x_m")
   private double xM;
@@ -51,8 +52,8 @@ public class LoadLine {
   public LoadLine(
       Job job,
       LoadItem item,
-      Double volumeM3,
-      Double densityKgm3,
+      @Nullable Double volumeM3,
+      @Nullable Double densityKgm3,
       Person person,
       Instant at,
       String requestKey) {
@@ -75,11 +76,11 @@ public class LoadLine {
     return job;
   }
 
-  public Double volume() {
+  public @Nullable Double volume() {
     return volumeM3;
   }
 
-  public Double density() {
+  public @Nullable Double density() {
     return densityKgm3;
   }
 

@@ -98,24 +98,24 @@ public class NewJobs {
   }
 
   private Job fresh(Map<String, String> typed, String requestKey, Person person) {
-    ControllerKind kind = ControllerKind.valueOf(typed.get("controller"));
+    ControllerKind kind = ControllerKind.valueOf(typed.getOrDefault("controller", ""));
     Job job =
         jobs.begin(
             person,
             new JobStart.Outline(
-                typed.get("customer").strip(),
-                Wish.valueOf(typed.get("wish")),
-                typed.get("tow").strip(),
-                typed.get("trailer").strip(),
+                typed.getOrDefault("customer", "").strip(),
+                Wish.valueOf(typed.getOrDefault("wish", "")),
+                typed.getOrDefault("tow", "").strip(),
+                typed.getOrDefault("trailer", "").strip(),
                 kind.label()),
             requestKey);
     RigPart tow = job.tow();
     RigPart trailer = job.trailer();
     RigPart controller = job.controller();
-    enter(tow, RigField.TOW_CONNECTOR, typed.get("towConnector"), person);
-    enter(trailer, RigField.TRAILER_CONNECTOR, typed.get("trailerConnector"), person);
-    enter(trailer, RigField.TRAILER_KIND, typed.get("kind"), person);
-    enter(trailer, RigField.BRAKE_TYPE, typed.get("brakes"), person);
+    enter(tow, RigField.TOW_CONNECTOR, typed.getOrDefault("towConnector", ""), person);
+    enter(trailer, RigField.TRAILER_CONNECTOR, typed.getOrDefault("trailerConnector", ""), person);
+    enter(trailer, RigField.TRAILER_KIND, typed.getOrDefault("kind", ""), person);
+    enter(trailer, RigField.BRAKE_TYPE, typed.getOrDefault("brakes", ""), person);
     enter(controller, RigField.CONTROLLER_KIND, kind.name(), person);
     figures.save(
         new RigFigure(

@@ -12,6 +12,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
+import org.jspecify.annotations.Nullable;
 
 /** One entry of one field. Append-only: the newest row of a field stands. */
 @Entity
@@ -24,8 +25,8 @@ public class RigFigure {
   private RigPart part;
 
   private String fieldCode;
-  private Double si;
-  private String choice;
+  private @Nullable Double si;
+  private @Nullable String choice;
 
   private String provenance;
 
@@ -41,7 +42,7 @@ public class RigFigure {
   /**
    * @param entry null to give the field back to its default
    */
-  public RigFigure(RigPart part, FieldKey key, Entry entry, Person person, Instant at) {
+  public RigFigure(RigPart part, FieldKey key, @Nullable Entry entry, Person person, Instant at) {
     this.part = part;
     this.fieldCode = key.code();
     this.cleared = entry == null;

@@ -22,6 +22,7 @@ import org.jexel.core.cab.Mounting;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.ControllerKind;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The open format of controller models, {@code jexel-controllers 1}: read by its published schema
@@ -55,7 +56,10 @@ public final class ControllerFile {
   private record Supply(double leastVolts, double greatestVolts) {}
 
   private record Angles(
-      Double yawDegrees, Double pitchDegrees, Double rollDegrees, boolean findsLevel) {}
+      @Nullable Double yawDegrees,
+      @Nullable Double pitchDegrees,
+      @Nullable Double rollDegrees,
+      boolean findsLevel) {}
 
   private record Cavity(int number, String job) {}
 
@@ -127,11 +131,11 @@ public final class ControllerFile {
           or(notes, ""));
     }
 
-    private static double radians(Double degrees, double otherwise) {
+    private static double radians(@Nullable Double degrees, double otherwise) {
       return degrees == null ? otherwise : Math.toRadians(degrees);
     }
 
-    private static <T> T or(T value, T otherwise) {
+    private static <T> T or(@Nullable T value, T otherwise) {
       return value == null ? otherwise : value;
     }
   }

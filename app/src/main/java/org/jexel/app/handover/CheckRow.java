@@ -9,6 +9,7 @@ import org.jexel.core.check.Round;
 import org.jexel.core.job.BenchWork;
 import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -69,6 +70,6 @@ record CheckRow(
   }
 
   private static String text(BenchWork bench, Check check, UnitSystem units) {
-    return check.measure().text(bench.newest().get(check.id()).value(), units);
+    return check.measure().text(Must.have(bench.newest(), check.id()).value(), units);
   }
 }

@@ -18,6 +18,7 @@ import org.jexel.core.braking.Stop;
 import org.jexel.core.check.Round;
 import org.jexel.core.job.Station;
 import org.jexel.core.road.TestStop;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,7 +49,7 @@ class HandoverController {
   }
 
   /** A stop with what it tells. */
-  record StopRow(TestStop stop, Stop told) {}
+  record StopRow(TestStop stop, @Nullable Stop told) {}
 
   @GetMapping("/jobs/{ref}/handover")
   ModelAndView handover(@PathVariable String ref, Person person) {

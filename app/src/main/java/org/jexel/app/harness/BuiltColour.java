@@ -14,6 +14,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.harness.Segment;
+import org.jspecify.annotations.Nullable;
 
 /** A colour that is really there. Append-only: the newest row of a place stands. */
 @Entity
@@ -29,7 +30,7 @@ public class BuiltColour {
 
   private String pinFunction;
 
-  private String colour;
+  private @Nullable String colour;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Person person;
@@ -38,7 +39,8 @@ public class BuiltColour {
 
   protected BuiltColour() {}
 
-  BuiltColour(Job job, Crosswalk.Seen place, WireColour colour, Person person, Instant at) {
+  BuiltColour(
+      Job job, Crosswalk.Seen place, @Nullable WireColour colour, Person person, Instant at) {
     this.job = job;
     this.segment = place.segment().name();
     this.pinFunction = place.function().name();
@@ -61,7 +63,7 @@ public class BuiltColour {
   }
 
   /** Null gives the place back to the plan. */
-  WireColour colour() {
+  @Nullable WireColour colour() {
     return colour == null ? null : WireColour.valueOf(colour);
   }
 

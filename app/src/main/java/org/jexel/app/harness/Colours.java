@@ -8,6 +8,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.harness.Segment;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -68,7 +69,7 @@ class Colours {
     }
   }
 
-  private static WireColour colour(String name) {
+  private static @Nullable WireColour colour(String name) {
     for (WireColour colour : WireColour.values()) {
       if (colour.name().equals(name)) {
         return colour;

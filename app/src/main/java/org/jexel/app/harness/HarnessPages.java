@@ -23,6 +23,7 @@ import org.jexel.core.harness.Segment;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StudPlan;
 import org.jexel.core.job.Station;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -51,7 +52,8 @@ class HarnessPages {
   record Row(Circuit circuit, String colour, String code) {}
 
   /** A step with who ticked it. */
-  record StepRow(Step step, boolean done, boolean current, StepTick tick, boolean byItself) {}
+  record StepRow(
+      Step step, boolean done, boolean current, @Nullable StepTick tick, boolean byItself) {}
 
   /** One view of a connector, drawn. */
   record FaceView(Face.View view, String drawing) {}

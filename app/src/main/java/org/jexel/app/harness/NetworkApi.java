@@ -101,13 +101,13 @@ class NetworkApi {
   ResponseEntity<Refusal> refused(IllegalArgumentException e) {
     return ResponseEntity.badRequest()
         .contentType(MediaType.APPLICATION_JSON)
-        .body(new Refusal(e.getMessage()));
+        .body(new Refusal(String.valueOf(e.getMessage())));
   }
 
   @ExceptionHandler(NetworkException.class)
   ResponseEntity<Refusal> unsolved(NetworkException e) {
     return ResponseEntity.status(HttpStatus.UNPROCESSABLE_ENTITY)
         .contentType(MediaType.APPLICATION_JSON)
-        .body(new Refusal(e.getMessage()));
+        .body(new Refusal(String.valueOf(e.getMessage())));
   }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.jexel.app.security.Person;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.PinList;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,7 +27,7 @@ class OwnConnectors {
    * @param connector what it says; null if it cannot be read
    * @param problem why it cannot; null if it can
    */
-  record Given(String text, Connector connector, String problem) {}
+  record Given(String text, @Nullable Connector connector, @Nullable String problem) {}
 
   @Transactional(readOnly = true)
   Given of(Person person) {

@@ -9,6 +9,7 @@ import org.jexel.app.drawing.PlanDrawing;
 import org.jexel.app.entry.FigureCards;
 import org.jexel.app.entry.LampEntries;
 import org.jexel.app.job.JobFile;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
@@ -59,7 +60,7 @@ public class PlanMoves {
   }
 
   private static PlanDrawing.Part part(RigSheet sheet, String name, String label) {
-    RigField[] fields = FIGURES.get(name);
+    RigField[] fields = Must.have(FIGURES, name);
     return new PlanDrawing.Part(name, label, sheet.si(fields[0]), sheet.si(fields[1]));
   }
 

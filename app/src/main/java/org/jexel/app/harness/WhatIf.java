@@ -13,6 +13,7 @@ import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the lamps of a rig do in a state and with a fault.
@@ -30,7 +31,7 @@ record WhatIf(
     List<KnownFault> faults,
     int chosen,
     List<Lit> lamps,
-    String problem) {
+    @Nullable String problem) {
 
   static WhatIf of(JobFile file, List<String> state, String fault) {
     Set<StateWord> on = known(state);

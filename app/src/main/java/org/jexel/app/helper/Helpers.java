@@ -30,6 +30,9 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
  *
  * <p>What is shown is kept in memory only: it is what the electrician looks at now, and after a
  * restart the next look sets it again.
+ *
+ * <p>Shared by all requests and by the streams of the phones: its maps are concurrent, and each
+ * entry is replaced whole.
  */
 @Service
 public class Helpers {

@@ -5,6 +5,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 
 /** What somebody typed and did not finish, or what could not be taken yet. */
 @Entity
@@ -17,9 +18,9 @@ public class Draft {
   private Long personId;
   private String form;
   private String field;
-  private String typed;
+  private String typed = "";
   private long seenId;
-  private Instant typedAt;
+  private @Nullable Instant typedAt;
 
   protected Draft() {}
 

@@ -8,9 +8,11 @@ import org.jexel.app.security.Person;
 import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.Work;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.Subject;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One job at one moment, as one person sees it: the rows that the stations keep, and what the core
@@ -24,7 +26,7 @@ public final class JobFile {
   private final Work work;
   private final Drafts drafts;
   private final Set<Station> changed = EnumSet.noneOf(Station.class);
-  private Drafts.Typed typed;
+  private Drafts.@Nullable Typed typed;
   private boolean held;
 
   JobFile(Job job, Person person, Rows rows, List<LeftOut> leftOut, Work work, Drafts drafts) {
@@ -76,7 +78,7 @@ public final class JobFile {
    * @throws ClassCastException if the station keeps others
    */
   public <R extends StationRows> R rows(Station station, Class<R> type) {
-    return type.cast(rows.stations().get(station));
+    return type.cast(Must.have(rows.stations(), station));
   }
 
   /** Stored rows that this version cannot digest; the job stands without them. */

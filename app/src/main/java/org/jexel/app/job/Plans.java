@@ -19,6 +19,9 @@ import org.springframework.stereotype.Component;
 /**
  * Remembers what the core worked out for a rig, by everything that it was worked out from: the same
  * rig on the next page is not planned again, and a changed one never meets an old plan.
+ *
+ * <p>Shared by all requests. What it hands out is immutable or safe for any number of threads; two
+ * who ask for the same at once wait for one computation.
  */
 @Component
 class Plans implements Planner {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.jexel.app.library.ControllerEntry;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.rig.Subject;
+import org.jspecify.annotations.Nullable;
 
 /** A tow vehicle, a trailer or a controller that the workshop knows. */
 @Entity
@@ -28,7 +29,7 @@ public class RigPart {
 
   /** Of a controller: the model in the workshop's library, where somebody said which it is. */
   @ManyToOne(fetch = FetchType.LAZY)
-  private ControllerEntry model;
+  private @Nullable ControllerEntry model;
 
   @Version private int version;
 
@@ -57,7 +58,7 @@ public class RigPart {
   }
 
   /** Says which model this controller is. */
-  public void is(ControllerEntry said) {
+  public void is(@Nullable ControllerEntry said) {
     this.model = said;
   }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.core.job.NextAct;
 import org.jexel.core.job.Station;
+import org.jexel.core.quantity.Must;
 import org.springframework.stereotype.Component;
 
 /** The seven stations, each by what it is to the job. */
@@ -28,7 +29,7 @@ class Rooms {
   }
 
   StationRoom of(Station station) {
-    return rooms.get(station);
+    return Must.have(rooms, station);
   }
 
   /** The stored rows of a job. */

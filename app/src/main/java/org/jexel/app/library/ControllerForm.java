@@ -14,10 +14,12 @@ import org.jexel.core.cab.ControllerLines;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Mounting;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.ControllerKind;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The form of a controller model: what was typed, and what it says.
@@ -27,7 +29,7 @@ import org.jexel.core.rig.ControllerKind;
  * @param model what the fields say; null while one of them cannot stand
  */
 record ControllerForm(
-    Map<String, String> typed, Map<String, String> problems, ControllerModel model) {
+    Map<String, String> typed, Map<String, String> problems, @Nullable ControllerModel model) {
   private static final int LONGEST_NOTES = 2000;
 
   /** An empty form, with what is usual. */
@@ -80,7 +82,7 @@ record ControllerForm(
         "leads",
         Arrays.stream(ControllerLead.values())
             .filter(m.leads()::containsKey)
-            .map(lead -> lead.label() + " " + m.leads().get(lead).label())
+            .map(lead -> lead.label() + " " + Must.have(m.leads(), lead).label())
             .collect(Collectors.joining("\n")));
     typed.put(
         "cavities",

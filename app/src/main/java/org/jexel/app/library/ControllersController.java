@@ -10,8 +10,10 @@ import java.util.Optional;
 import org.jexel.app.drawing.CurveDrawing;
 import org.jexel.app.exchange.ControllerFile;
 import org.jexel.app.security.Person;
+import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.quantity.CleanText;
 import org.jexel.core.rig.ControllerKind;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -60,7 +62,12 @@ class ControllersController {
   }
 
   private ModelAndView page(
-      Person person, long open, int version, ControllerForm form, String said, String refused) {
+      Person person,
+      long open,
+      int version,
+      @Nullable ControllerForm form,
+      String said,
+      String refused) {
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("person", person);
     view.put("units", person.units());
@@ -70,8 +77,9 @@ class ControllersController {
     view.put("open", open);
     view.put("version", version);
     view.put("form", form);
-    boolean curved = form != null && form.model() != null && form.model().curve().size() > 1;
-    view.put("drawing", curved ? CurveDrawing.draw(form.model()) : null);
+    ControllerModel model = form == null ? null : form.model();
+    boolean curved = model != null && model.curve().size() > 1;
+    view.put("drawing", model != null && curved ? CurveDrawing.draw(model) : null);
     view.put("said", said);
     view.put("refused", refused);
     return new ModelAndView("controllers", view);

@@ -16,6 +16,7 @@ import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Plan;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Side;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,7 +47,7 @@ public class LampCards {
    * @param y left of the middle, as typed or as it is
    * @param problem why the typed place cannot be taken, or that the lamp hangs in the air; or null
    */
-  public record Row(Lamp lamp, String x, String y, String problem) {}
+  public record Row(Lamp lamp, String x, String y, @Nullable String problem) {}
 
   /** Every lamp of the trailer. */
   List<Row> rows(JobFile file) {
@@ -67,7 +68,7 @@ public class LampCards {
   }
 
   /** A typed place, or why it is none. */
-  private record Place(double x, double y, String problem) {}
+  private record Place(double x, double y, @Nullable String problem) {}
 
   private static Place place(JobFile file, String x, String y) {
     double[] si = new double[2];
@@ -82,7 +83,7 @@ public class LampCards {
     return new Place(si[0], si[1], offTheFrame(file, si[0], si[1]));
   }
 
-  private static String offTheFrame(JobFile file, double x, double y) {
+  private static @Nullable String offTheFrame(JobFile file, double x, double y) {
     Plan plan = Plan.of(file.rig().sheet());
     return plan.carries(x, y)
         ? null
@@ -146,7 +147,7 @@ public class LampCards {
     }
   }
 
-  private String added(JobFile file, String role, String side, String place) {
+  private @Nullable String added(JobFile file, String role, String side, String place) {
     Parsed parsed =
         place.isBlank()
             ? new Parsed.Misread("Say how far behind the ball it sits.")
@@ -168,7 +169,7 @@ public class LampCards {
     if (file.rig().lamps().stream().anyMatch(lamp -> lamp.slot().equals(stem))) {
       return "There is a lamp at that place already.";
     }
-    double y = where.sign() * (plan.half() - LampOffer.INSET);
+    double y = where.sign() * (plan.half() - LampOffer.INSET_M);
     lamps.enter(
         file,
         new Lamp(
@@ -185,7 +186,7 @@ public class LampCards {
     return null;
   }
 
-  private static <E extends Enum<E>> E valueOr(Class<E> type, String name, E otherwise) {
+  private static <E extends Enum<E>> E valueOr(Class<E> type, @Nullable String name, E otherwise) {
     for (E value : type.getEnumConstants()) {
       if (value.name().equals(name)) {
         return value;

@@ -14,6 +14,7 @@ import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.rig.LoadItem;
 import org.jexel.core.rig.RigField;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,7 +42,7 @@ public class LoadCards {
     Map<String, String> problems = new LinkedHashMap<>();
     if (typed.getOrDefault("name", "").isBlank()) {
       problems.put("name", "Say what it is.");
-    } else if (typed.get("name").length() > 80) {
+    } else if (typed.getOrDefault("name", "").length() > 80) {
       problems.put("name", "At most 80 letters.");
     }
     if (has(typed, "mass")) {
@@ -73,7 +74,7 @@ public class LoadCards {
       problems.put(field, "This is missing.");
       return Double.NaN;
     }
-    Parsed parsed = QuantityParser.parse(typed.get(field), measure, file.units());
+    Parsed parsed = QuantityParser.parse(typed.getOrDefault(field, ""), measure, file.units());
     if (parsed instanceof Parsed.Misread misread) {
       problems.put(field, misread.message());
       return Double.NaN;
@@ -101,7 +102,7 @@ public class LoadCards {
       return;
     }
     Map<String, String> none = new LinkedHashMap<>();
-    String name = typed.get("name").strip();
+    String name = typed.getOrDefault("name", "").strip();
     double x = number(file, typed, "place", Measure.LENGTH, 0, 100, none);
     if (has(typed, "mass")) {
       double mass = number(file, typed, "mass", Measure.MASS, 0, MOST_KG, none);
@@ -117,7 +118,12 @@ public class LoadCards {
   }
 
   @Transactional(propagation = Propagation.MANDATORY)
-  public void enter(JobFile file, LoadItem item, Double volume, Double density, String requestKey) {
+  public void enter(
+      JobFile file,
+      LoadItem item,
+      @Nullable Double volume,
+      @Nullable Double density,
+      String requestKey) {
     lines.save(
         new LoadLine(
             file.job(), item, volume, density, file.person(), clock.instant(), requestKey));

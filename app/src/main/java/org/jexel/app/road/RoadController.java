@@ -18,6 +18,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
 import org.jexel.core.road.UnbrakedStop;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -49,7 +50,7 @@ class RoadController {
    *
    * @param told null when neither distance nor time was taken
    */
-  record StopRow(long id, String who, TestStop stop, Stop told) {
+  record StopRow(long id, String who, TestStop stop, @Nullable Stop told) {
     private static StopRow of(StopLine line) {
       TestStop stop = line.stop();
       return new StopRow(line.id(), line.person().name(), stop, stop.analysed().orElse(null));
@@ -88,19 +89,19 @@ class RoadController {
     Map<String, String> typed = new LinkedHashMap<>();
     FIELDS.forEach(field -> typed.put(field, file.typed().text(RoadService.FORM, field)));
     double advised = file.work().road().advice().gain();
-    if (typed.get("gain").isEmpty() && !Double.isNaN(advised)) {
+    if (typed.getOrDefault("gain", "").isEmpty() && !Double.isNaN(advised)) {
       typed.put("gain", Measure.GAIN.number(advised, UnitSystem.METRIC));
     }
-    if (typed.get("speed").isEmpty()) {
+    if (typed.getOrDefault("speed", "").isEmpty()) {
       typed.put("speed", Measure.SPEED.number(USUAL_SPEED, file.units()));
     }
-    if (typed.get("surface").isEmpty()) {
+    if (typed.getOrDefault("surface", "").isEmpty()) {
       List<TestStop> stops = file.record().stops();
       typed.put(
           "surface",
           (stops.isEmpty() ? Surface.DRY_ASPHALT : stops.get(stops.size() - 1).surface()).name());
     }
-    if (typed.get("way").isEmpty()) {
+    if (typed.getOrDefault("way", "").isEmpty()) {
       typed.put("way", TestStop.Way.LEVER.name());
     }
     return typed;

@@ -16,6 +16,7 @@ import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Takes test stops and settles the gain. */
@@ -37,7 +38,7 @@ public class RoadService {
   }
 
   /** A form as understood: the entry, or the problems by field. */
-  record Understood(TestStop stop, Map<String, String> problems) {}
+  record Understood(@Nullable TestStop stop, Map<String, String> problems) {}
 
   Understood read(JobFile file, Map<String, String> typed) {
     Map<String, String> problems = new LinkedHashMap<>();
@@ -61,31 +62,37 @@ public class RoadService {
     if (speed != null && distance != null && !StopLimits.possible(speed, distance)) {
       problems.putIfAbsent("distance", "No tyre stops that short from this speed. Check both.");
     }
-    Surface surface = choice(Surface.class, typed.get("surface"), "surface", problems);
-    Outcome outcome = choice(Outcome.class, typed.get("outcome"), "outcome", problems);
-    TestStop.Way way = choice(TestStop.Way.class, typed.get("way"), "way", problems);
+    Surface surface = choice(Surface.class, typed.getOrDefault("surface", ""), "surface", problems);
+    Outcome outcome = choice(Outcome.class, typed.getOrDefault("outcome", ""), "outcome", problems);
+    TestStop.Way way = choice(TestStop.Way.class, typed.getOrDefault("way", ""), "way", problems);
     String note = typed.getOrDefault("note", "").strip();
     if (note.length() > 200) {
       problems.put("note", "At most 200 letters.");
     }
-    return problems.isEmpty()
-        ? new Understood(
-            new TestStop(
-                gain,
-                way,
-                speed,
-                surface,
-                outcome,
-                distance,
-                seconds,
-                file.rig().sheet().si(RigField.KERB_MASS),
-                file.work().rig().load().mass(),
-                note),
-            problems)
-        : new Understood(null, problems);
+    if (!problems.isEmpty()
+        || gain == null
+        || way == null
+        || speed == null
+        || surface == null
+        || outcome == null) {
+      return new Understood(null, problems);
+    }
+    return new Understood(
+        new TestStop(
+            gain,
+            way,
+            speed,
+            surface,
+            outcome,
+            distance,
+            seconds,
+            file.rig().sheet().si(RigField.KERB_MASS),
+            file.work().rig().load().mass(),
+            note),
+        problems);
   }
 
-  private static Double number(
+  private static @Nullable Double number(
       Map<String, String> typed,
       String field,
       Measure measure,
@@ -109,7 +116,7 @@ public class RoadService {
 
   private static void range(
       String field,
-      Double si,
+      @Nullable Double si,
       StopLimits limits,
       Measure measure,
       UnitSystem units,
@@ -123,7 +130,7 @@ public class RoadService {
     }
   }
 
-  private static <E extends Enum<E>> E choice(
+  private static <E extends Enum<E>> @Nullable E choice(
       Class<E> type, String name, String field, Map<String, String> problems) {
     for (E value : type.getEnumConstants()) {
       if (value.name().equals(name)) {
@@ -139,7 +146,8 @@ public class RoadService {
    *
    * @param corrects the stop that this one corrects; null for a new one
    */
-  public void record(JobFile file, Map<String, String> typed, Long corrects, String requestKey) {
+  public void record(
+      JobFile file, Map<String, String> typed, @Nullable Long corrects, String requestKey) {
     String key = RequestKey.of(requestKey);
     if (stops.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;

@@ -14,6 +14,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
+import org.jspecify.annotations.Nullable;
 
 /** One test stop in the record. Append-only; a correction names the old one. */
 @Entity
@@ -37,15 +38,15 @@ public class StopLine {
   private String outcome;
 
   @Column(name = "distance_m")
-  private Double distanceM;
+  private @Nullable Double distanceM;
 
   @Column(name = "time_s")
-  private Double timeS;
+  private @Nullable Double timeS;
 
   private double vehicleMassKg;
   private double trailerMassKg;
   private String note;
-  private Long correctsId;
+  private @Nullable Long correctsId;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Person person;
@@ -58,7 +59,13 @@ public class StopLine {
   /**
    * @param corrects the stop that this one corrects; null for a new one
    */
-  StopLine(Job job, TestStop stop, Long corrects, Person person, Instant at, String requestKey) {
+  StopLine(
+      Job job,
+      TestStop stop,
+      @Nullable Long corrects,
+      Person person,
+      Instant at,
+      String requestKey) {
     this.job = job;
     this.gain = stop.gain();
     this.way = stop.way().name();
@@ -112,7 +119,7 @@ public class StopLine {
     return gain;
   }
 
-  public Long correctsId() {
+  public @Nullable Long correctsId() {
     return correctsId;
   }
 

@@ -11,6 +11,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.util.HexFormat;
+import org.jspecify.annotations.Nullable;
 
 /** A bearer token of the programming interface; only its SHA-256 is kept. */
 @Entity
@@ -25,16 +26,17 @@ public class ApiToken {
   private String tokenHash;
   private Instant createdAt;
   private String label;
-  private Instant endsAt;
-  private Instant revokedAt;
-  private Instant usedAt;
+  private @Nullable Instant endsAt;
+  private @Nullable Instant revokedAt;
+  private @Nullable Instant usedAt;
 
   protected ApiToken() {}
 
   /**
    * @param endsAt null for one that works until it is revoked
    */
-  public ApiToken(Person person, String token, String label, Instant createdAt, Instant endsAt) {
+  public ApiToken(
+      Person person, String token, String label, Instant createdAt, @Nullable Instant endsAt) {
     this.label = label;
     this.endsAt = endsAt;
     this.person = person;
@@ -58,11 +60,11 @@ public class ApiToken {
     return createdAt;
   }
 
-  public Instant endsAt() {
+  public @Nullable Instant endsAt() {
     return endsAt;
   }
 
-  public Instant usedAt() {
+  public @Nullable Instant usedAt() {
     return usedAt;
   }
 

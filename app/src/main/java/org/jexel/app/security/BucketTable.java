@@ -52,6 +52,11 @@ class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String> {
     T on(Connection connection) throws SQLException;
   }
 
+  /** The same, where nothing is told. */
+  private interface Act {
+    void on(Connection connection) throws SQLException;
+  }
+
   /** One row in one transaction. */
   private record Row(Connection connection, String key) implements SelectForUpdateBasedTransaction {
 
@@ -61,6 +66,14 @@ class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String> {
       } catch (SQLException e) {
         throw new DataAccessResourceFailureException("A try cannot be counted", e);
       }
+    }
+
+    private void run(Act act) {
+      with(
+          c -> {
+            act.on(c);
+            return true;
+          });
     }
 
     private int update(String sql, Object... values) {
@@ -77,11 +90,7 @@ class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String> {
 
     @Override
     public void begin(Optional<Long> timeout) {
-      with(
-          c -> {
-            c.setAutoCommit(false);
-            return null;
-          });
+      run(c -> c.setAutoCommit(false));
     }
 
     /**
@@ -120,29 +129,17 @@ class BucketTable extends AbstractSelectForUpdateBasedProxyManager<String> {
 
     @Override
     public void commit(Optional<Long> timeout) {
-      with(
-          c -> {
-            c.commit();
-            return null;
-          });
+      run(c -> c.commit());
     }
 
     @Override
     public void rollback() {
-      with(
-          c -> {
-            c.rollback();
-            return null;
-          });
+      run(c -> c.rollback());
     }
 
     @Override
     public void release() {
-      with(
-          c -> {
-            c.close();
-            return null;
-          });
+      run(c -> c.close());
     }
   }
 }

@@ -14,6 +14,7 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
 import org.jexel.core.quantity.CleanText;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -41,7 +42,7 @@ class CleanInput extends OncePerRequestFilter {
   private static final class Cleaned extends HttpServletRequestWrapper {
     private static final Set<String> SECRETS = Set.of("password", "old", "fresh", "again", "_csrf");
 
-    private Map<String, String[]> fields;
+    private @Nullable Map<String, String[]> fields;
 
     Cleaned(HttpServletRequest request) {
       super(request);
@@ -81,12 +82,12 @@ class CleanInput extends OncePerRequestFilter {
     }
 
     @Override
-    public String[] getParameterValues(String name) {
+    public String @Nullable [] getParameterValues(String name) {
       return getParameterMap().get(name);
     }
 
     @Override
-    public String getParameter(String name) {
+    public @Nullable String getParameter(String name) {
       String[] values = getParameterValues(name);
       return values == null || values.length == 0 ? null : values[0];
     }

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.app.workshop.WorkshopRepository;
 import org.jexel.core.rig.TongueBand;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
@@ -29,7 +30,7 @@ public class FirstOwner {
     return people.count() == 0;
   }
 
-  String problem(Form form, String password) {
+  @Nullable String problem(Form form, String password) {
     if (form.workshop().isEmpty() || form.name().isEmpty() || form.signIn().isEmpty()) {
       return "Fill in the workshop, your name and a sign-in name.";
     }

@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Hides the session from whatever stands behind: the dispatcher looks for messages in it with every
@@ -21,7 +22,7 @@ class NoSession implements Filter {
     chain.doFilter(
         new HttpServletRequestWrapper((HttpServletRequest) request) {
           @Override
-          public HttpSession getSession(boolean create) {
+          public @Nullable HttpSession getSession(boolean create) {
             if (create) {
               throw new IllegalStateException("What is plain has no session");
             }
@@ -30,11 +31,11 @@ class NoSession implements Filter {
 
           @Override
           public HttpSession getSession() {
-            return getSession(true);
+            throw new IllegalStateException("What is plain has no session");
           }
 
           @Override
-          public String getRequestedSessionId() {
+          public @Nullable String getRequestedSessionId() {
             return null;
           }
 

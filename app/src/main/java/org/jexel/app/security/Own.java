@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -43,7 +44,8 @@ class Own {
    * @return why it was not changed; null if it was
    */
   @Transactional
-  String password(Person person, String old, String fresh, String again, String here) {
+  @Nullable String password(
+      Person person, String old, String fresh, String again, @Nullable String here) {
     String limit = "old " + person.id();
     Duration wait = tries.take(limit, SignInTries.KNOWN);
     if (!wait.isZero()) {
@@ -83,7 +85,7 @@ class Own {
    *
    * @param token shown once; null if there is none
    */
-  record Made(String token, String problem) {}
+  record Made(@Nullable String token, @Nullable String problem) {}
 
   @Transactional
   Made token(Person person, String label, String days) {

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -38,7 +39,7 @@ class OwnController {
     return new ModelAndView("me", view);
   }
 
-  private static String here(HttpServletRequest request) {
+  private static @Nullable String here(HttpServletRequest request) {
     HttpSession session = request.getSession(false);
     return session == null ? null : session.getId();
   }

@@ -1,6 +1,7 @@
 package org.jexel.app.security;
 
 import java.security.SecureRandom;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
@@ -25,7 +26,7 @@ class Passwords {
   }
 
   /** Why this cannot be a password, or null. */
-  static String problem(String password) {
+  static @Nullable String problem(String password) {
     if (password.length() < SHORTEST) {
       return "A password has 10 characters or more.";
     }

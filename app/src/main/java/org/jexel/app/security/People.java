@@ -2,6 +2,7 @@ package org.jexel.app.security;
 
 import java.time.Clock;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,7 +32,7 @@ public class People {
    * @param who whom it was about
    * @param password a new one, to be told once; null where there is none
    */
-  record Done(String problem, String who, String password) {
+  record Done(@Nullable String problem, String who, @Nullable String password) {
     static Done not(String problem) {
       return new Done(problem, "", null);
     }
@@ -63,7 +64,7 @@ public class People {
     return new Done(null, called, first);
   }
 
-  private static Role role(String name) {
+  private static @Nullable Role role(String name) {
     for (Role role : Role.values()) {
       if (role.name().equals(name)) {
         return role;

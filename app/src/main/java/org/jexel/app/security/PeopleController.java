@@ -2,6 +2,7 @@ package org.jexel.app.security;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,7 +24,7 @@ class PeopleController {
     return page(owner, null, Map.of());
   }
 
-  private ModelAndView page(Person owner, People.Done done, Map<String, String> typed) {
+  private ModelAndView page(Person owner, People.@Nullable Done done, Map<String, String> typed) {
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("person", owner);
     view.put("units", owner.units());

@@ -11,6 +11,7 @@ import java.time.Instant;
 import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
 import org.jexel.core.quantity.UnitSystem;
+import org.jspecify.annotations.Nullable;
 
 /** Somebody who signs in. */
 @Entity
@@ -29,8 +30,8 @@ public class Person {
   private String role;
   private String units;
 
-  private Instant endedAt;
-  private Instant passwordAt;
+  private @Nullable Instant endedAt;
+  private @Nullable Instant passwordAt;
 
   @Version private int version;
 
@@ -79,7 +80,7 @@ public class Person {
     return endedAt != null;
   }
 
-  void end(Instant at) {
+  void end(@Nullable Instant at) {
     this.endedAt = at;
   }
 

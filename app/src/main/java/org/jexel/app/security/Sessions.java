@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
@@ -34,7 +35,7 @@ class Sessions {
    */
   record Place(String id, String where, Instant since, Instant last, boolean here) {}
 
-  List<Place> of(Person person, String here) {
+  List<Place> of(Person person, @Nullable String here) {
     return sessions.findByPrincipalName(person.signIn()).values().stream()
         .map(
             s ->
@@ -61,7 +62,7 @@ class Sessions {
    *
    * @param but the one that stays; null for none
    */
-  void endAll(Person person, String but) {
+  void endAll(Person person, @Nullable String but) {
     sessions.findByPrincipalName(person.signIn()).keySet().stream()
         .filter(id -> !id.equals(but))
         .toList()

@@ -15,7 +15,7 @@ class SignInPlace {
 
   private Long personId;
   private String place;
-  private Instant lastAt;
+  private Instant lastAt = Instant.EPOCH;
 
   protected SignInPlace() {}
 

@@ -3,6 +3,7 @@ package org.jexel.app.security;
 import java.io.Serial;
 import java.util.Collection;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.CredentialsContainer;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
@@ -16,7 +17,7 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
   @Serial private static final long serialVersionUID = 2L;
 
   private final String signIn;
-  private transient String passwordHash;
+  private transient @Nullable String passwordHash;
   private transient boolean ended;
 
   SignedIn(Person person) {
@@ -35,7 +36,7 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
   }
 
   @Override
-  public String getPassword() {
+  public @Nullable String getPassword() {
     return passwordHash;
   }
 

@@ -15,10 +15,10 @@ import org.jexel.core.quantity.Verdict;
  */
 public record HoldingTime(double seconds, Verdict verdict, Sum sum) {
   /** The least that a braked trailer's battery should hold, s. */
-  public static final double LEAST = 15 * 60;
+  public static final double LEAST_S = 15 * 60;
 
-  private static final double COMFORTABLE = 20 * 60;
-  private static final double RATED_HOURS = 20 * 3600;
+  private static final double COMFORTABLE_S = 20 * 60;
+  private static final double RATED_S = 20 * 3600;
 
   /** Peukert exponent of sealed lead-acid batteries. */
   public static final double LEAD_ACID = 1.25;
@@ -42,9 +42,9 @@ public record HoldingTime(double seconds, Verdict verdict, Sum sum) {
     if (!(capacity >= 0) || !(amps > 0) || !(exponent >= 1)) {
       throw new IllegalArgumentException(capacity + " A·s, " + amps + " A, exponent " + exponent);
     }
-    double seconds = RATED_HOURS * Math.pow(capacity / (amps * RATED_HOURS), exponent);
+    double seconds = RATED_S * Math.pow(capacity / (amps * RATED_S), exponent);
     Verdict verdict =
-        seconds < LEAST ? Verdict.FAILS : seconds < COMFORTABLE ? Verdict.WATCH : Verdict.HOLDS;
+        seconds < LEAST_S ? Verdict.FAILS : seconds < COMFORTABLE_S ? Verdict.WATCH : Verdict.HOLDS;
     return new HoldingTime(
         seconds,
         verdict,

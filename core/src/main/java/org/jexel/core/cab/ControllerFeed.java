@@ -5,6 +5,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.BreakerChoice;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Span;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -25,6 +26,8 @@ public record ControllerFeed(BreakerChoice breaker, Span feed, double amps) {
     return harness
         .feed(PinFunction.BRAKE)
         .filter(feed -> harness.breakers().containsKey(PinFunction.BRAKE))
-        .map(feed -> new ControllerFeed(harness.breakers().get(PinFunction.BRAKE), feed, amps));
+        .map(
+            feed ->
+                new ControllerFeed(Must.have(harness.breakers(), PinFunction.BRAKE), feed, amps));
   }
 }

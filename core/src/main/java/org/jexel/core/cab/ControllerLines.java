@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.function.BiConsumer;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Phrase;
+import org.jspecify.annotations.Nullable;
 
 /** Reads and writes the lists of a {@link ControllerModel} as lines of text. */
 public final class ControllerLines {
@@ -44,7 +45,7 @@ public final class ControllerLines {
   }
 
   /** The lead of this name, a shorter word included; null for any other. */
-  public static ControllerLead lead(String name) {
+  public static @Nullable ControllerLead lead(String name) {
     String plain = name.toLowerCase(Locale.ROOT);
     for (ControllerLead lead : ControllerLead.values()) {
       if (lead.label().equals(plain) || lead.name().toLowerCase(Locale.ROOT).equals(plain)) {
@@ -55,7 +56,7 @@ public final class ControllerLines {
   }
 
   /** The colour of this name; null for any other. */
-  public static WireColour colour(String name) {
+  public static @Nullable WireColour colour(String name) {
     for (WireColour colour : WireColour.values()) {
       if (colour.label().equalsIgnoreCase(name)) {
         return colour;

@@ -1,6 +1,7 @@
 package org.jexel.core.cab;
 
 import org.jexel.core.quantity.Fraction;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A rectangular cut-out set out from two edges of a panel, exactly. Its four lines, and as a
@@ -19,13 +20,13 @@ public record CutOut(
     Fraction right,
     Fraction top,
     Fraction bottom,
-    Fraction leftOver,
+    @Nullable Fraction leftOver,
     Drills.Drill corners) {
   /** Web that a panel needs between a cut-out and its edge. */
-  private static final Fraction WEB = new Fraction(3, 8);
+  private static final Fraction WEB_IN = new Fraction(3, 8);
 
   /** Radius of a corner that does not tear, m. */
-  private static final double CORNER = 0.003;
+  private static final double CORNER_M = 0.003;
 
   /**
    * @param panel width of the panel; null where it is not known
@@ -34,22 +35,26 @@ public record CutOut(
    * @throws IllegalArgumentException if it does not lie in the panel, with what is too much
    */
   public static CutOut of(
-      Fraction panel, Fraction width, Fraction height, Fraction fromLeft, Fraction fromTop) {
+      @Nullable Fraction panel,
+      Fraction width,
+      Fraction height,
+      Fraction fromLeft,
+      Fraction fromTop) {
     Fraction none = Fraction.of(0);
     if (width.compareTo(none) <= 0 || height.compareTo(none) <= 0) {
       throw new IllegalArgumentException("A cut-out is wider and higher than nothing.");
     }
-    if (fromLeft.compareTo(WEB) < 0 || fromTop.compareTo(WEB) < 0) {
-      throw new IllegalArgumentException("Leave at least " + WEB + " between it and an edge.");
+    if (fromLeft.compareTo(WEB_IN) < 0 || fromTop.compareTo(WEB_IN) < 0) {
+      throw new IllegalArgumentException("Leave at least " + WEB_IN + " between it and an edge.");
     }
     Fraction right = fromLeft.plus(width);
     Fraction over = panel == null ? null : panel.minus(right);
-    if (over != null && over.compareTo(WEB) < 0) {
+    if (over != null && over.compareTo(WEB_IN) < 0) {
       throw new IllegalArgumentException(
           "It ends %s from the left, and the panel is %s wide: leave at least %s."
-              .formatted(right, panel, WEB));
+              .formatted(right, panel, WEB_IN));
     }
     return new CutOut(
-        fromLeft, right, fromTop, fromTop.plus(height), over, Drills.nearest(2 * CORNER).get(0));
+        fromLeft, right, fromTop, fromTop.plus(height), over, Drills.nearest(2 * CORNER_M).get(0));
   }
 }

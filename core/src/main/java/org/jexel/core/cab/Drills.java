@@ -8,8 +8,8 @@ import org.jexel.core.quantity.Phrase;
 
 /** The drills of the workshop: millimetres in halves, inches in 64ths to 1/2 and 1/16ths above. */
 public final class Drills {
-  private static final double SMALLEST = 0.001;
-  private static final double LARGEST_TWIST = 0.013;
+  private static final double SMALLEST_M = 0.001;
+  private static final double LARGEST_TWIST_M = 0.013;
 
   /** Step drills and hole saws, m. */
   private static final double[] LARGE = {
@@ -33,7 +33,7 @@ public final class Drills {
       throw new IllegalArgumentException("no drill makes a hole of " + wanted + " m");
     }
     List<Drill> all = new ArrayList<>();
-    for (double d = SMALLEST; d <= LARGEST_TWIST + 1e-9; d += 0.0005) {
+    for (double d = SMALLEST_M; d <= LARGEST_TWIST_M + 1e-9; d += 0.0005) {
       all.add(drill(Phrase.of("%.1f mm", 1000 * d), d, wanted));
     }
     for (double d : LARGE) {

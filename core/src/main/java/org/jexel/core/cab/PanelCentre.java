@@ -2,6 +2,7 @@ package org.jexel.core.cab;
 
 import org.jexel.core.quantity.Fraction;
 import org.jexel.core.quantity.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The middle of a panel from its width, checked from both edges.
@@ -14,7 +15,11 @@ import org.jexel.core.quantity.Verdict;
  * @param verdict holds within 1/32 in, watch within 1/16, else fails; not yet without a mark
  */
 public record PanelCentre(
-    Fraction width, Fraction centre, Fraction off, Fraction gap, Verdict verdict) {
+    Fraction width,
+    Fraction centre,
+    @Nullable Fraction off,
+    @Nullable Fraction gap,
+    Verdict verdict) {
   private static final Fraction FINE = new Fraction(1, 32);
   private static final Fraction COARSE = new Fraction(1, 16);
 
@@ -22,7 +27,7 @@ public record PanelCentre(
    * @param left from the left edge to the mark; null if not measured
    * @param right from the right edge to the mark; null if not measured
    */
-  public static PanelCentre of(Fraction width, Fraction left, Fraction right) {
+  public static PanelCentre of(Fraction width, @Nullable Fraction left, @Nullable Fraction right) {
     if (width.compareTo(Fraction.of(0)) <= 0) {
       throw new IllegalArgumentException("A panel is wider than nothing.");
     }

@@ -7,6 +7,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One check of the sheet.
@@ -31,7 +32,7 @@ public record Check(
     CheckId key,
     String title,
     Group group,
-    PinFunction function,
+    @Nullable PinFunction function,
     String state,
     String place,
     String red,

@@ -18,6 +18,7 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.Rig;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Makes checks of one rig: solves each setup once, and gives every check its expected value, its
@@ -49,7 +50,7 @@ final class CheckMaker {
       CheckId id,
       String title,
       Check.Group group,
-      PinFunction function,
+      @Nullable PinFunction function,
       String state,
       String place,
       String red,
@@ -62,7 +63,7 @@ final class CheckMaker {
         CheckId id,
         String title,
         Check.Group group,
-        PinFunction function,
+        @Nullable PinFunction function,
         String state,
         String place,
         String red,

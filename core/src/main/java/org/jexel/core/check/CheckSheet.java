@@ -18,6 +18,7 @@ import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The checks for one rig, each with the reading that a healthy rig would give, in the order that
@@ -234,7 +235,7 @@ public final class CheckSheet {
       CheckId id,
       String title,
       Check.Group group,
-      PinFunction function,
+      @Nullable PinFunction function,
       String state,
       String place,
       String red,

@@ -1,6 +1,7 @@
 package org.jexel.core.check;
 
 import java.util.List;
+import java.util.Objects;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
@@ -14,6 +15,7 @@ import org.jexel.core.network.RigState;
 import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What stands around a reading: the rig in a state, or the trailer alone, on a bench supply or dead
@@ -23,7 +25,7 @@ import org.jexel.core.rig.Rig;
  * @param state what is switched on, of the whole rig
  * @param pin of the plug that a bench supply feeds; null otherwise
  */
-public record Setup(Kind kind, RigState state, PinFunction pin) {
+public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
   /** Volts of a bench supply that stands for a charged battery. */
   public static final double BENCH_VOLTS = 12.8;
 
@@ -62,7 +64,8 @@ public record Setup(Kind kind, RigState state, PinFunction pin) {
    */
   public RigNetwork network(Rig rig, Harness harness, List<Fault> faults) {
     return switch (kind) {
-      case BENCH -> RigNetwork.onTheBench(rig, harness, pin, BENCH_VOLTS, List.of());
+      case BENCH ->
+          RigNetwork.onTheBench(rig, harness, Objects.requireNonNull(pin), BENCH_VOLTS, List.of());
       case DEAD -> RigNetwork.dead(rig, harness);
       case RIG -> {
         RigNetwork network = RigNetwork.of(rig, harness, state, faults);

@@ -3,12 +3,14 @@ package org.jexel.core.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -23,10 +25,10 @@ import org.jexel.core.quantity.Verdict;
  */
 public record SideBySide(Verdict verdict, String words) {
   /** Currents of sound sides lie within this share of the greater. */
-  private static final double AMPS_APART = 0.15;
+  private static final double AMPS_APART_SHARE = 0.15;
 
   /** Magnets of one axle lie within this, or within the share below of the greater, Ω. */
-  private static final double OHMS_APART = 0.3;
+  private static final double OHMS_APART_OHMS = 0.3;
 
   private static final double OHMS_SHARE = 0.10;
 
@@ -34,7 +36,7 @@ public record SideBySide(Verdict verdict, String words) {
   private static final double WATCHED = 1.5;
 
   /** Less than this is a circuit that carries nothing: the band says so, A. */
-  private static final double CARRIES = 0.05;
+  private static final double CARRIES_AMPS = 0.05;
 
   private static final Set<String> OF_A_MAGNET =
       Set.of(LoadedChecks.MAGNET_VOLTS, LoadedChecks.MAGNET_AMPS, TrailerAlone.MAGNET_OHMS);
@@ -63,7 +65,7 @@ public record SideBySide(Verdict verdict, String words) {
   private static Optional<Check> otherSide(Check check, Function<String, Optional<Check>> checks) {
     String reading = check.key().reading();
     if (reading.equals(TrailerAlone.BENCH)) {
-      return opposite(check.function())
+      return opposite(Objects.requireNonNull(check.function()))
           .flatMap(pin -> checks.apply(check.key().with(Nodes.id(pin)).text()));
     }
     return OF_A_MAGNET.contains(reading)
@@ -88,9 +90,9 @@ public record SideBySide(Verdict verdict, String words) {
 
   /** Each against its own expectation: sides need not be wired alike. */
   private static Optional<SideBySide> currents(Check own, Check other, Map<String, Double> read) {
-    double here = Math.abs(read.get(own.id()));
-    double there = Math.abs(read.get(other.id()));
-    if (Math.max(here, there) < CARRIES
+    double here = Math.abs(Must.have(read, own.id()));
+    double there = Math.abs(Must.have(read, other.id()));
+    if (Math.max(here, there) < CARRIES_AMPS
         || !(own.band().expected() > 0)
         || !(other.band().expected() > 0)) {
       return Optional.empty();
@@ -105,8 +107,8 @@ public record SideBySide(Verdict verdict, String words) {
             Measure.AMPS.text(there, UnitSystem.METRIC),
             Measure.AMPS.text(here, UnitSystem.METRIC),
             100 * apart,
-            100 * AMPS_APART);
-    Verdict verdict = judge(apart, AMPS_APART);
+            100 * AMPS_APART_SHARE);
+    Verdict verdict = judge(apart, AMPS_APART_SHARE);
     String where = " Look for a poor joint or a weak part at the lower one: " + low + ".";
     return Optional.of(new SideBySide(verdict, verdict == Verdict.HOLDS ? told : told + where));
   }
@@ -120,7 +122,7 @@ public record SideBySide(Verdict verdict, String words) {
       return Optional.empty();
     }
     double apart = Math.abs(here.get() - there.get());
-    double allowed = Math.max(OHMS_APART, OHMS_SHARE * Math.max(here.get(), there.get()));
+    double allowed = Math.max(OHMS_APART_OHMS, OHMS_SHARE * Math.max(here.get(), there.get()));
     return Optional.of(
         new SideBySide(
             judge(apart, allowed),
@@ -142,7 +144,7 @@ public record SideBySide(Verdict verdict, String words) {
     }
     Double volts = read.get(new CheckId(LoadedChecks.MAGNET_VOLTS, key.part()).text());
     Double amps = read.get(new CheckId(LoadedChecks.MAGNET_AMPS, key.part()).text());
-    return volts == null || amps == null || Math.abs(amps) < CARRIES
+    return volts == null || amps == null || Math.abs(amps) < CARRIES_AMPS
         ? Optional.empty()
         : Optional.of(Math.abs(volts / amps));
   }

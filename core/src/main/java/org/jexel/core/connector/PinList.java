@@ -16,8 +16,8 @@ public final class PinList {
   private static final int MOST_LINES = 64;
 
   private static final int LONGEST_LINE = 120;
-  private static final double USUAL_RATING = 15;
-  private static final double MOST_RATING = 100;
+  private static final double USUAL_AMPS = 15;
+  private static final double MOST_AMPS = 100;
 
   private static final Map<String, PinFunction> WORDS = new HashMap<>();
 
@@ -101,7 +101,7 @@ public final class PinList {
               .formatted(words[1]));
     }
     double rating =
-        words.length > 2 ? number(words[2], 1, MOST_RATING, "rating in A", line) : USUAL_RATING;
+        words.length > 2 ? number(words[2], 1, MOST_AMPS, "rating in A", line) : USUAL_AMPS;
     int clock = words.length > 3 ? (int) number(words[3], 0, 12, "clock position", line) : -1;
     return new Pin(number, function, rating, clock);
   }

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.IntPredicate;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.FaultFamily;
+import org.jexel.core.quantity.Must;
 
 /** One search: posterior ∝ weight · Π likelihood over the singles and the pairs worth weighing. */
 final class Finder {
@@ -39,7 +40,7 @@ final class Finder {
   /** Most probable first, and the probability of each. */
   private final List<Row> rows = new ArrayList<>();
 
-  private double[] shares;
+  private double[] shares = {};
 
   Finder(Predictions predictions, List<Diagnosis.Seen> readings, boolean alone) {
     this.alone = alone;
@@ -85,7 +86,7 @@ final class Finder {
       }
     }
     return freed.keySet().stream()
-        .sorted(Comparator.comparingDouble((Integer place) -> -freed.get(place)))
+        .sorted(Comparator.comparingDouble((Integer place) -> -Must.have(freed, place)))
         .limit(DOUBTFUL)
         .map(place -> predictions.checks().get(place))
         .toList();
@@ -98,7 +99,8 @@ final class Finder {
 
   private double log(Row row, int place) {
     Check check = predictions.checks().get(place);
-    return Likelihood.log(check, row.means()[place], row.deviations()[place], seen.get(place));
+    return Likelihood.log(
+        check, row.means()[place], row.deviations()[place], Must.have(seen, place));
   }
 
   /** Bayes; keeps what is worth keeping, most probable first. */
@@ -149,7 +151,8 @@ final class Finder {
 
   private double off(Row row, int place) {
     Check check = predictions.checks().get(place);
-    return Likelihood.off(check, row.means()[place], row.deviations()[place], seen.get(place));
+    return Likelihood.off(
+        check, row.means()[place], row.deviations()[place], Must.have(seen, place));
   }
 
   /**

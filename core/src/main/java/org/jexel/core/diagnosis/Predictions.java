@@ -33,6 +33,8 @@ import org.jexel.core.rig.Rig;
  * factored healthy network. The deviation is the band's of the healthy rig (a quarter of its width)
  * scaled with the reading, the meter's own error, and for a graded fault a third of what it
  * changes. Ohms are compared as asinh R, so that open is far from whole but not from another open.
+ *
+ * <p>For any number of threads: what is worked out on demand is worked out under its lock once.
  */
 public final class Predictions {
   /** Logarithm of the factor by which a graded fault may be slighter or worse. */

@@ -94,7 +94,7 @@ final class BrakeRuns {
                 Optional.of(point),
                 nearer ? Nodes.at(conductor, point.id()) : at,
                 nearer ? at : Nodes.at(conductor, point.id()),
-                Contacts.CRIMP,
+                Contacts.CRIMP_OHMS,
                 Joint.Kind.SPLICE));
       }
       wiring.spans.add(

@@ -9,6 +9,7 @@ import org.jexel.core.connector.Convention;
 import org.jexel.core.connector.Pin;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.YesNo;
@@ -92,8 +93,8 @@ public record Crosswalk(List<Row> rows, List<Clash> clashes, List<String> bonded
     List<Clash> clashes = new ArrayList<>();
     for (Row before : rows) {
       for (Row after : rows) {
-        Optional<WireColour> colour = before.cells().get(one).shown();
-        boolean same = colour.isPresent() && colour.equals(after.cells().get(two).shown());
+        Optional<WireColour> colour = Must.have(before.cells(), one).shown();
+        boolean same = colour.isPresent() && colour.equals(Must.have(after.cells(), two).shown());
         if (same && before != after) {
           clashes.add(
               new Clash(joint, colour.get(), before.pin().function(), after.pin().function()));

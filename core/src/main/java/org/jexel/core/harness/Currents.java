@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import org.jexel.core.quantity.Must;
+import org.jspecify.annotations.Nullable;
 
 /** Design currents of a wiring, and what each load loses on its way out and back. */
 final class Currents {
@@ -30,7 +32,8 @@ final class Currents {
     this(all, joints, loads, null);
   }
 
-  private Currents(List<Span> all, List<Joint> joints, List<Load> loads, Currents before) {
+  private Currents(
+      List<Span> all, List<Joint> joints, List<Load> loads, @Nullable Currents before) {
     this.joints = joints;
     this.loads = loads;
     spans = all.stream().filter(span -> span.duty() != Duty.BREAKAWAY).toList();
@@ -117,7 +120,7 @@ final class Currents {
   private double[] sum(List<Load> on) {
     double[] sum = new double[links.size()];
     for (Load load : on) {
-      double[] loop = unit.get(load);
+      double[] loop = Must.have(unit, load);
       for (int i = 0; i < sum.length; i++) {
         sum[i] += load.amps() * loop[i];
       }
@@ -129,7 +132,7 @@ final class Currents {
   Set<Span> carrying(List<Load> some) {
     boolean[] carries = new boolean[spans.size()];
     for (Load load : some) {
-      double[] loop = unit.get(load);
+      double[] loop = Must.have(unit, load);
       for (int i = 0; i < carries.length; i++) {
         carries[i] |= Math.abs(loop[i]) > 1e-9;
       }
@@ -145,7 +148,7 @@ final class Currents {
 
   boolean passes(Load load, Span span) {
     Integer i = index.get(span);
-    return i != null && Math.abs(unit.get(load)[i]) > 1e-9;
+    return i != null && Math.abs(Must.have(unit, load)[i]) > 1e-9;
   }
 
   /**
@@ -155,7 +158,7 @@ final class Currents {
    */
   double drop(Load load, List<Load> on, Predicate<Span> counts) {
     double[] all = links(on);
-    double[] loop = unit.get(load);
+    double[] loop = Must.have(unit, load);
     double drop = 0;
     for (int i = 0; i < spans.size(); i++) {
       if (loop[i] != 0 && counts.test(spans.get(i))) {
@@ -167,7 +170,7 @@ final class Currents {
 
   /** The part of that drop which one span makes, V. */
   double waste(Load load, List<Load> on, Span span) {
-    int i = index.get(span);
-    return links.get(i).ohms() * links(on)[i] * unit.get(load)[i];
+    int i = Must.have(index, span);
+    return links.get(i).ohms() * links(on)[i] * Must.have(unit, load)[i];
   }
 }

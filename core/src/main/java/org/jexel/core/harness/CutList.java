@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 
@@ -23,7 +24,7 @@ import org.jexel.core.rig.Rig;
  * @param pieces every piece once
  */
 public record CutList(List<Line> lines, List<Piece> pieces) {
-  private static final double EACH_END = 0.1;
+  private static final double EACH_END_M = 0.1;
 
   /**
    * @param span the run that it is cut for
@@ -78,7 +79,7 @@ public record CutList(List<Line> lines, List<Piece> pieces) {
   public static CutList of(Scope scope, List<Reel> reels) {
     List<Piece> pieces = new ArrayList<>();
     for (Span span : scope.newSpans()) {
-      pieces.add(new Piece(span, colour(scope.rig(), span), span.length() + 2 * EACH_END));
+      pieces.add(new Piece(span, colour(scope.rig(), span), span.length() + 2 * EACH_END_M));
     }
     Map<List<Object>, List<Piece>> groups = new LinkedHashMap<>();
     pieces.forEach(
@@ -134,7 +135,7 @@ public record CutList(List<Line> lines, List<Piece> pieces) {
     double offcut =
         fitting.stream()
             .filter(reel -> cuts.containsKey(reel.id()))
-            .mapToDouble(reel -> reel.metres() - cuts.get(reel.id()))
+            .mapToDouble(reel -> reel.metres() - Must.have(cuts, reel.id()))
             .sum();
     return new Line(
         first.span().size().label(),

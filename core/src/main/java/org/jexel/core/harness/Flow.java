@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
+import org.jexel.core.quantity.Must;
 
 /**
  * How a current divides between the conductors that can carry it, by mesh currents: a spanning tree
@@ -59,11 +60,11 @@ final class Flow {
     Deque<String> next = new ArrayDeque<>(List.of(root));
     while (!next.isEmpty()) {
       String node = next.poll();
-      for (int i : at.get(node)) {
+      for (int i : Must.have(at, node)) {
         boolean along = links.get(i).from().equals(node);
         String end = along ? links.get(i).to() : links.get(i).from();
         if (!ways.containsKey(end)) {
-          double[] way = ways.get(node).clone();
+          double[] way = Must.have(ways, node).clone();
           way[i] += along ? 1 : -1;
           ways.put(end, way);
           used.add(i);
@@ -74,8 +75,8 @@ final class Flow {
   }
 
   private double[] mesh(int chord) {
-    double[] loop = ways.get(links.get(chord).from()).clone();
-    double[] back = ways.get(links.get(chord).to());
+    double[] loop = Must.have(ways, links.get(chord).from()).clone();
+    double[] back = Must.have(ways, links.get(chord).to());
     for (int i = 0; i < loop.length; i++) {
       loop[i] -= back[i];
     }

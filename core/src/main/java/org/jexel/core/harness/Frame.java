@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jexel.core.harness.FramePoint.Member;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Plan;
@@ -24,13 +25,13 @@ import org.jgrapht.graph.SimpleWeightedGraph;
  */
 final class Frame {
   /** Cross-members stand about this far apart, m. */
-  private static final double CROSS_MEMBERS = 1.2;
+  private static final double CROSS_MEMBERS_M = 1.2;
 
   /** Brake backing plates sit at this share of the half width. */
   private static final double WHEEL = 0.8;
 
   /** Closer than this, two points on a member are one, m. */
-  private static final double SAME_PLACE = 0.0015;
+  private static final double SAME_PLACE_M = 0.0015;
 
   /** A crossing between front and rear counts as so much longer when a way is chosen. */
   private static final double UNWELCOME = 1.25;
@@ -94,7 +95,7 @@ final class Frame {
   /** The point of a member beside which a part sits. */
   FramePoint foot(String name) {
     part(name);
-    return feet.get(name);
+    return Must.have(feet, name);
   }
 
   /** The backing plate of a wheel, axles counted from 0. */
@@ -114,9 +115,9 @@ final class Frame {
     }
     FramePoint coupler = new FramePoint("coupler", Member.LEG, "coupler", 0, 0);
     double bed = plan.length() - plan.bed();
-    int bays = (int) Math.max(1, Math.round(bed / CROSS_MEMBERS));
+    int bays = (int) Math.max(1, Math.round(bed / CROSS_MEMBERS_M));
     for (Side side : Side.values()) {
-      members.get("leg_" + side.label()).put(0.0, coupler);
+      Must.have(members, "leg_" + side.label()).put(0.0, coupler);
       legPoint(side, plan.bed());
     }
     for (int i = 0; i <= bays; i++) {
@@ -137,25 +138,25 @@ final class Frame {
     FramePoint hole = new FramePoint(ENTRY, Member.PART, "entry hole", x, y);
     parts.put(ENTRY, hole);
     for (Side side : Side.values()) {
-      join(members.get("leg_" + side.label()).lastEntry().getValue(), hole);
+      join(Must.have(members, "leg_" + side.label()).lastEntry().getValue(), hole);
     }
     FramePoint foot =
-        Math.abs(y) >= rail - SAME_PLACE
+        Math.abs(y) >= rail - SAME_PLACE_M
             ? railPoint(y >= 0 ? Side.LEFT : Side.RIGHT, x)
-            : point(members.get("front"), Member.FRONT, y, "front", plan.bed(), y);
+            : point(Must.have(members, "front"), Member.FRONT, y, "front", plan.bed(), y);
     join(hole, foot);
   }
 
   private FramePoint railPoint(Side side, double x) {
     String member = "rail_" + side.label();
     double at = Math.min(plan.length(), Math.max(plan.bed(), x));
-    return point(members.get(member), Member.RAIL, at, member, at, side.sign() * rail);
+    return point(Must.have(members, member), Member.RAIL, at, member, at, side.sign() * rail);
   }
 
   private FramePoint legPoint(Side side, double x) {
     String member = "leg_" + side.label();
     return point(
-        members.get(member),
+        Must.have(members, member),
         Member.LEG,
         x,
         member,
@@ -170,9 +171,9 @@ final class Frame {
       String name,
       double x,
       double y) {
-    Double near = points.floorKey(key + SAME_PLACE);
-    if (near != null && near > key - SAME_PLACE) {
-      return points.get(near);
+    Double near = points.floorKey(key + SAME_PLACE_M);
+    if (near != null && near > key - SAME_PLACE_M) {
+      return Must.have(points, near);
     }
     FramePoint made =
         new FramePoint(
@@ -227,11 +228,11 @@ final class Frame {
               .getKey();
       foot =
           point(
-              members.get(cross),
+              Must.have(members, cross),
               cross.equals("front") ? Member.FRONT : Member.CROSS,
               y,
               cross,
-              crossAt.get(cross),
+              Must.have(crossAt, cross),
               y);
     }
     parts.put(name, part);
@@ -268,7 +269,7 @@ final class Frame {
 
   /** Across the bed between front and rear, under the load or on an axle that moves. */
   private boolean crossing(FramePoint a, FramePoint b) {
-    boolean sideways = Math.abs(a.x() - b.x()) < SAME_PLACE && Math.abs(a.y() - b.y()) > rail;
-    return sideways && a.x() > plan.bed() + SAME_PLACE && a.x() < plan.length() - SAME_PLACE;
+    boolean sideways = Math.abs(a.x() - b.x()) < SAME_PLACE_M && Math.abs(a.y() - b.y()) > rail;
+    return sideways && a.x() > plan.bed() + SAME_PLACE_M && a.x() < plan.length() - SAME_PLACE_M;
   }
 }

@@ -18,7 +18,7 @@ import org.jgrapht.graph.DefaultWeightedEdge;
  */
 final class FrameReturn {
   /** Two points on one spot are still joined by some metal, m. */
-  private static final double SHORTEST = 0.01;
+  private static final double SHORTEST_M = 0.01;
 
   private FrameReturn() {}
 
@@ -35,7 +35,7 @@ final class FrameReturn {
         "box to frame",
         Nodes.box(PinFunction.EARTH),
         node(box, box),
-        Contacts.SCREW,
+        Contacts.SCREW_OHMS,
         Joint.Kind.SCREW);
     for (Lamp lamp : lamps) {
       FramePoint foot = frame.foot(lamp.node());
@@ -49,7 +49,7 @@ final class FrameReturn {
           "earth screw, " + lamp.role().label() + " " + lamp.side().label(),
           node(foot, box),
           Nodes.earth(lamp.node()),
-          Contacts.SCREW + (skin ? Contacts.FRAME_JOINT : 0),
+          Contacts.SCREW_OHMS + (skin ? Contacts.FRAME_JOINT_OHMS : 0),
           Joint.Kind.SCREW);
     }
     // What joins two used points carries as well, used or not: rails are closed by their members.
@@ -79,7 +79,8 @@ final class FrameReturn {
         "frame, " + a.id() + " to " + b.id(),
         node(a, box),
         node(b, box),
-        Contacts.FRAME_PER_METRE * Math.max(SHORTEST, metres) + (bolted ? Contacts.FRAME_JOINT : 0),
+        Contacts.FRAME_OHMS_PER_M * Math.max(SHORTEST_M, metres)
+            + (bolted ? Contacts.FRAME_JOINT_OHMS : 0),
         Joint.Kind.FRAME);
   }
 

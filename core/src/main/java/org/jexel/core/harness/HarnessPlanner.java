@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Figure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
@@ -122,7 +123,7 @@ public final class HarnessPlanner {
   }
 
   private void lampLoad(Lamp lamp, PinFunction function) {
-    double amps = LampLoad.amps(lamp, rig.connector()).get(function);
+    double amps = Must.have(LampLoad.amps(lamp, rig.connector()), function);
     boolean led = lamp.technology() == LampTechnology.LED;
     wiring.loads.add(
         new Load(
@@ -172,7 +173,7 @@ public final class HarnessPlanner {
     }
     boolean oneSide = fed.stream().map(Lamp::side).distinct().count() == 1;
     for (RouteTree.Limb limb : wiring.homeRuns() ? homes : routes.limbs(parts)) {
-      Set<Side> sides = serves.get(limb.to());
+      Set<Side> sides = Must.have(serves, limb.to());
       String circuit =
           oneSide || sides.size() > 1 ? name : name + ", " + sides.iterator().next().label();
       wiring.limb(circuit, function, Duty.RUN, prefix, limb);

@@ -20,11 +20,11 @@ import org.jexel.core.rig.RouteStyle;
  * @param clips along the frame; 0 inside the tubes
  */
 public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
-  private static final double INSULATION = 0.0007;
+  private static final double INSULATION_M = 0.0007;
   private static final double STRANDING = 1.15;
   private static final double PACKING = 0.75;
   private static final double FILL = 0.8;
-  private static final double CLIP_EVERY = 0.3;
+  private static final double CLIP_EVERY_M = 0.3;
 
   /** Drills that a workshop has for sheet and frame, m. */
   private static final double[] DRILLS = {
@@ -69,7 +69,7 @@ public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
     return new Loom(
         List.copyOf(stretches),
         holes(rig, harness, stretches),
-        along ? (int) Math.ceil(metres / CLIP_EVERY) : 0);
+        along ? (int) Math.ceil(metres / CLIP_EVERY_M) : 0);
   }
 
   private static Stretch stretch(List<FramePoint> ends, List<Span> spans) {
@@ -134,7 +134,7 @@ public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
 
   /** Outer diameter of one conductor, m. */
   static double outer(WireSize size) {
-    return STRANDING * 2 * Math.sqrt(size.area() / Math.PI) + 2 * INSULATION;
+    return STRANDING * 2 * Math.sqrt(size.area() / Math.PI) + 2 * INSULATION_M;
   }
 
   private static double bundle(List<Span> spans) {

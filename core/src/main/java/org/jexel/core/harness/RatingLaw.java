@@ -12,6 +12,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.BreakerChoice.Limit;
 import org.jexel.core.harness.Ruling.Law;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -55,9 +56,9 @@ final class RatingLaw {
   private final Map<PinFunction, BreakerChoice> breakers = new EnumMap<>(PinFunction.class);
 
   /** Current of every span, all of it and what does not rest on an assumed charge feed, A. */
-  private Map<Span, Double> carried;
+  private Map<Span, Double> carried = Map.of();
 
-  private Map<Span, Double> carriedSurely;
+  private Map<Span, Double> carriedSurely = Map.of();
 
   /**
    * @param spans every conductor
@@ -70,7 +71,7 @@ final class RatingLaw {
         design.drawing(
             load -> {
               boolean magnet = load.kind() == Load.Kind.MAGNET;
-              List<Load> together = on.get(load.function());
+              List<Load> together = Must.have(on, load.function());
               double drop = magnet ? design.drop(load, together, span -> true) : 0;
               return ratings.running(load, drop);
             });
@@ -192,7 +193,7 @@ final class RatingLaw {
   }
 
   private Optional<Ruling> wires(List<Span> own) {
-    if (carried == null) {
+    if (carried.isEmpty()) {
       carried = running.of(running.loads());
       carriedSurely = running.of(known);
     }

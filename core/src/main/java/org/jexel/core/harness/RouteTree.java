@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jexel.core.quantity.Must;
 import org.jgrapht.GraphPath;
 import org.jgrapht.alg.interfaces.ShortestPathAlgorithm.SingleSourcePaths;
 import org.jgrapht.alg.shortestpath.DijkstraShortestPath;
@@ -71,8 +72,8 @@ final class RouteTree {
     for (FramePoint child : children.getOrDefault(from, Set.of())) {
       List<FramePoint> path = new ArrayList<>(List.of(from, child));
       FramePoint end = child;
-      while (!parts.contains(end) && children.get(end).size() == 1) {
-        end = children.get(end).iterator().next();
+      while (!parts.contains(end) && Must.have(children, end).size() == 1) {
+        end = Must.have(children, end).iterator().next();
         path.add(end);
       }
       limbs.add(new Limb(List.copyOf(path)));

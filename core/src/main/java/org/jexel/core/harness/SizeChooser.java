@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Must;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Chooses wire sizes: the smallest stocked size that satisfies the least size of its duty, the
@@ -22,10 +24,10 @@ import org.jexel.core.connector.PinFunction;
  */
 final class SizeChooser {
   /** What a terminal of a 7-way connector takes, m²: 10 AWG or 6 mm². */
-  private static final double MOST_AT_A_PIN = 6.0e-6;
+  private static final double MOST_AT_A_PIN_M2 = 6.0e-6;
 
   /** What a stud or a splice takes, m²: 8 AWG or 10 mm². */
-  private static final double MOST_AT_A_STUD = 10.0e-6;
+  private static final double MOST_AT_A_STUD_M2 = 10.0e-6;
 
   private static final String THICKEST_IN_STOCK = "thickest in stock, and still too thin";
   private static final String THICKEST_TERMINAL = "thickest that its terminals take";
@@ -37,7 +39,7 @@ final class SizeChooser {
   private final List<Span> spans;
   private final Map<Stretch, String> binding = new HashMap<>();
   private final FullLoad fullLoad;
-  private Currents now;
+  private @Nullable Currents now;
 
   private SizeChooser(Wiring wiring, List<WireSize> sizes) {
     this.spans = new ArrayList<>(wiring.spans);
@@ -199,7 +201,9 @@ final class SizeChooser {
 
   private boolean mayGrow(Span span) {
     double most =
-        span.duty() == Duty.VEHICLE || span.duty() == Duty.CORD ? MOST_AT_A_PIN : MOST_AT_A_STUD;
+        span.duty() == Duty.VEHICLE || span.duty() == Duty.CORD
+            ? MOST_AT_A_PIN_M2
+            : MOST_AT_A_STUD_M2;
     return span.size() != thickest() && next(span).area() <= most;
   }
 
@@ -208,7 +212,7 @@ final class SizeChooser {
   }
 
   private String binding(Span span) {
-    return binding.get(stretch(span));
+    return Must.have(binding, stretch(span));
   }
 
   private static Stretch stretch(Span span) {

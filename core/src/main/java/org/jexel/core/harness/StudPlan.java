@@ -15,7 +15,7 @@ import org.jexel.core.rig.Rig;
  */
 public record StudPlan(List<Stud> studs) {
   /** From this cross-section on a stud of 6 mm is taken, m². */
-  private static final double THICK = 5e-6;
+  private static final double THICK_M2 = 5e-6;
 
   /**
    * @param number from the cord's side
@@ -57,7 +57,7 @@ public record StudPlan(List<Stud> studs) {
     }
     harness.spans().stream().filter(span -> span.to().equals(node)).forEach(landing::add);
     landing.sort(Comparator.comparingDouble((Span span) -> span.size().area()).reversed());
-    boolean thick = landing.stream().anyMatch(span -> span.size().area() > THICK);
+    boolean thick = landing.stream().anyMatch(span -> span.size().area() > THICK_M2);
     int millimetres = thick ? 6 : 5;
     return new Stud(
         number,

@@ -15,10 +15,10 @@ import java.util.List;
  */
 public record WireSize(String label, double area, double amps) {
   /** Resistivity of annealed copper at 20 °C, Ω·m. */
-  public static final double RESISTIVITY = 1.7241e-8;
+  public static final double RESISTIVITY_OHM_M = 1.7241e-8;
 
   /** Temperature coefficient of copper's resistance at 20 °C, 1/K. */
-  public static final double TEMPERATURE_COEFFICIENT = 0.00393;
+  public static final double TEMPERATURE_COEFFICIENT_PER_K = 0.00393;
 
   /** Design temperature of a loom, °C. */
   public static final double DESIGN_CELSIUS = 40;
@@ -61,7 +61,7 @@ public record WireSize(String label, double area, double amps) {
 
   /** Resistance per metre at a temperature, Ω/m. */
   public double ohmsPerMetre(double celsius) {
-    return RESISTIVITY / area * (1 + TEMPERATURE_COEFFICIENT * (celsius - 20));
+    return RESISTIVITY_OHM_M / area * (1 + TEMPERATURE_COEFFICIENT_PER_K * (celsius - 20));
   }
 
   /** Resistance of a length at the design temperature, Ω. */

@@ -15,10 +15,10 @@ import org.jexel.core.rig.YesNo;
  * joining, with or without a box.
  */
 final class Wiring {
-  private static final double ZERO = 0.001;
+  private static final double ZERO_M = 0.001;
 
   /** Two ends that can still be crimped, m. */
-  private static final double SHORTEST_RUN = 0.1;
+  private static final double SHORTEST_RUN_M = 0.1;
 
   final Ratings ratings;
   final List<Span> spans = new ArrayList<>();
@@ -67,7 +67,7 @@ final class Wiring {
         near,
         fromBox ? inTheBox() : Joint.Kind.SPLICE);
     double length = RouteTree.length(limb.path());
-    if (length < ZERO) {
+    if (length < ZERO_M) {
       problems.add(
           new Problem(
               limb.to().id(),
@@ -81,7 +81,7 @@ final class Wiring {
             duty,
             near,
             to,
-            Math.max(SHORTEST_RUN, length),
+            Math.max(SHORTEST_RUN_M, length),
             thinnest,
             limb.path()));
   }
@@ -102,11 +102,11 @@ final class Wiring {
       Joint.Kind kind) {
     double ohms =
         switch (kind) {
-          case PIN -> Contacts.PIN;
-          case RING -> Contacts.RING_ON_STUD + Contacts.CRIMP;
+          case PIN -> Contacts.PIN_OHMS;
+          case RING -> Contacts.RING_ON_STUD_OHMS + Contacts.CRIMP_OHMS;
           case SPLICE -> method.ohms();
-          case SCREW -> Contacts.SCREW;
-          case FRAME -> Contacts.FRAME_JOINT;
+          case SCREW -> Contacts.SCREW_OHMS;
+          case FRAME -> Contacts.FRAME_JOINT_OHMS;
         };
     joints.add(new Joint(name, label, function, duty, towards, a, b, ohms, kind));
   }

@@ -9,6 +9,7 @@ import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.Wish;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.TestStop;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that is recorded of one job at one moment, and nothing that is computed. Equal records
@@ -53,7 +54,7 @@ public record JobRecord(
     private final Wish wish;
     private final boolean alone;
     private final Shop shop;
-    private Rig rig;
+    private @Nullable Rig rig;
     private List<Taken> readings = List.of();
     private List<Mended> repairs = List.of();
     private Set<String> ticked = Set.of();

@@ -6,4 +6,7 @@
  *
  * <p>May touch every other room of the core; none touches it.
  */
+@NullMarked
 package org.jexel.core.job;
+
+import org.jspecify.annotations.NullMarked;

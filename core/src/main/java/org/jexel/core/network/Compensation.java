@@ -1,5 +1,7 @@
 package org.jexel.core.network;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * Newton's method on the ports of a network alone, by compensation: whatever differs from the
  * linearised whole network is injected at K ports, and the network answers through K × K numbers
@@ -147,7 +149,7 @@ final class Compensation {
    *
    * @return null if it cannot be told
    */
-  double[] against(double[] y) {
+  double @Nullable [] against(double[] y) {
     double[] seen = new double[ports.length];
     for (int p = 0; p < seen.length; p++) {
       seen[p] = ports[p].bend(v[p]) * ports[p].sees(y);

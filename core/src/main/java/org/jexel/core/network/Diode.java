@@ -10,14 +10,14 @@ package org.jexel.core.network;
  * @param forward voltage at 10 A: 0.7 V silicon, 0.4 V Schottky
  */
 public record Diode(String name, String a, String b, double forward) implements Element.TwoPole {
-  public static final double SILICON = 0.7;
-  public static final double SCHOTTKY = 0.4;
+  public static final double SILICON_VOLTS = 0.7;
+  public static final double SCHOTTKY_VOLTS = 0.4;
 
   /** Current at which the forward voltage is told, A. */
-  static final double AT = 10;
+  static final double AT_AMPS = 10;
 
   /** k·T/q at 27 °C, V. */
-  static final double THERMAL = 1.380649e-23 * 300.15 / 1.602176634e-19;
+  static final double THERMAL_VOLTS = 1.380649e-23 * 300.15 / 1.602176634e-19;
 
   /** The forward voltage in units of n·V_t. */
   private static final double STEEPNESS = 15;
@@ -33,12 +33,12 @@ public record Diode(String name, String a, String b, double forward) implements 
 
   /** Emission coefficient n. */
   double emission() {
-    return forward / (STEEPNESS * THERMAL);
+    return forward / (STEEPNESS * THERMAL_VOLTS);
   }
 
   /** Saturation current I_s, A. */
   static double saturation() {
-    return AT / Math.expm1(STEEPNESS);
+    return AT_AMPS / Math.expm1(STEEPNESS);
   }
 
   @Override
@@ -57,6 +57,6 @@ public record Diode(String name, String a, String b, double forward) implements 
 
   @Override
   public double start() {
-    return AT / forward;
+    return AT_AMPS / forward;
   }
 }

@@ -83,7 +83,7 @@ public sealed interface Element {
   record Converter(String name, String in, String out, double share, double drop)
       implements Element {
     /** From this supply on the whole drop is lost, V. */
-    static final double AWAKE = 6;
+    static final double AWAKE_VOLTS = 6;
 
     public Converter {
       if (!(share > 0 && share <= 1) || !(drop >= 0 && drop <= 3)) {
@@ -92,7 +92,7 @@ public sealed interface Element {
     }
 
     double fade(double volts) {
-      return SmoothStep.at(volts / AWAKE);
+      return SmoothStep.at(volts / AWAKE_VOLTS);
     }
 
     double output(double volts) {
@@ -100,7 +100,7 @@ public sealed interface Element {
     }
 
     double slope(double volts) {
-      return share * (1 - drop * SmoothStep.slope(volts / AWAKE) / AWAKE);
+      return share * (1 - drop * SmoothStep.slope(volts / AWAKE_VOLTS) / AWAKE_VOLTS);
     }
   }
 }

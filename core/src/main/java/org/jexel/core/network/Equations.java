@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The equations F(x) = 0 of a network, x = (node voltages against ground, branch currents of
@@ -137,7 +138,7 @@ final class Equations {
   /** F(x). */
   void residual(double[] x, double[] f) {
     for (int i = 0; i < size; i++) {
-      f[i] = isNode[i] ? Network.GMIN * x[i] : 0;
+      f[i] = isNode[i] ? Network.GMIN_SIEMENS * x[i] : 0;
     }
     for (int e = 0; e < first.length; e++) {
       int a = first[e];
@@ -177,10 +178,10 @@ final class Equations {
    *
    * @param x where; null for the start of an iteration, with every element at its usual conductance
    */
-  DMatrixSparseCSC jacobian(double[] x) {
+  DMatrixSparseCSC jacobian(double @Nullable [] x) {
     java.util.Arrays.fill(jacobian.nz_values, 0, jacobian.nz_length, 0);
     for (int i = 0; i < size; i++) {
-      add(i, i, isNode[i] ? Network.GMIN : 0);
+      add(i, i, isNode[i] ? Network.GMIN_SIEMENS : 0);
     }
     for (int e = 0; e < first.length; e++) {
       int a = first[e];

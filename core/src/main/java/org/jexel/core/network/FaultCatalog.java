@@ -48,7 +48,7 @@ public final class FaultCatalog {
           StateWord.LEVER);
 
   /** Less than a marker lamp draws is no current, A. */
-  private static final double CARRIES = 0.01;
+  private static final double CARRIES_AMPS = 0.01;
 
   private final Harness harness;
   private final List<Solution> states;
@@ -184,7 +184,7 @@ public final class FaultCatalog {
             .mapToDouble(state -> Math.abs(state.amps(element)))
             .max()
             .orElse(0);
-    return most > CARRIES ? most : Math.max(CARRIES, harness.amps(function));
+    return most > CARRIES_AMPS ? most : Math.max(CARRIES_AMPS, harness.amps(function));
   }
 
   private void loads() {

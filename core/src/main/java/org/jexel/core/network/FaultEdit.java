@@ -52,7 +52,7 @@ final class FaultEdit {
       }
       case BYPASSED -> {
         TwoPole pole = twoPole(fault.part());
-        put(new Resistor(pole.name(), pole.a(), pole.b(), Contacts.CRIMP));
+        put(new Resistor(pole.name(), pole.a(), pole.b(), Contacts.CRIMP_OHMS));
       }
       case FLAT -> {
         if (!(part(fault.part()) instanceof Source s)) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One network, solved once as it is and then with many different faults, each as a change of low
@@ -25,7 +26,7 @@ public final class FaultSolver {
    * @param before the element of the whole rig; null where the fault adds one
    * @param after what stands in its place; null where it is gone
    */
-  public record Change(Element before, Element after) {}
+  public record Change(@Nullable Element before, @Nullable Element after) {}
 
   private final Network network;
   private final Linearised whole;
@@ -88,12 +89,12 @@ public final class FaultSolver {
     List<Port> ports = new ArrayList<>(curved);
     List<Port> changed = new ArrayList<>();
     for (Change change : changes) {
-      boolean added = change.before() == null;
-      if (!added && !network.has(change.before().name()) || !network.placed(change.after())) {
+      Element was = change.before();
+      if (was != null && !network.has(was.name()) || !network.placed(change.after())) {
         continue;
       }
       // The network's own element, which may lie elsewhere in its tolerance than the whole rig's.
-      Element before = added ? null : network.element(change.before().name());
+      Element before = was == null ? null : network.element(was.name());
       Element after = change.after();
       if (before instanceof Element.Converter || after instanceof Element.Converter) {
         return factored(changes);
@@ -153,16 +154,15 @@ public final class FaultSolver {
     Map<String, Element> elements = new LinkedHashMap<>();
     network.elements().forEach(element -> elements.put(element.name(), element));
     for (Change change : changes) {
-      if (change.before() == null) {
-        if (network.placed(change.after())) {
-          elements.put(change.after().name(), change.after());
-        }
-      } else if (elements.containsKey(change.before().name()) && network.placed(change.after())) {
-        if (change.after() == null) {
-          elements.remove(change.before().name());
-        } else {
-          elements.put(change.after().name(), change.after());
-        }
+      Element before = change.before();
+      Element after = change.after();
+      if (!network.placed(after) || before != null && !elements.containsKey(before.name())) {
+        continue;
+      }
+      if (after != null) {
+        elements.put(after.name(), after);
+      } else if (before != null) {
+        elements.remove(before.name());
       }
     }
     Network faulty = new Network(network.ground());

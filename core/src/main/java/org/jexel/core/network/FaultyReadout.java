@@ -2,6 +2,7 @@ package org.jexel.core.network;
 
 import java.util.List;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** A network with faults at its solution. */
 final class FaultyReadout implements Readout {
@@ -23,10 +24,10 @@ final class FaultyReadout implements Readout {
   private final double[] x;
 
   /** The changed ports among themselves, for ohms; made when it is first asked for. */
-  private Compensation dead;
+  private @Nullable Compensation dead;
 
   /** By a full factorisation, once the ports could not tell. */
-  private Readout full;
+  private @Nullable Readout full;
 
   /**
    * @param changed where the faults change the network
@@ -111,7 +112,7 @@ final class FaultyReadout implements Readout {
   }
 
   /** The element as it stands with the faults; null if it is gone. */
-  private Element standing(String name) {
+  private @Nullable Element standing(String name) {
     for (FaultSolver.Change change : changes) {
       boolean own = change.before() != null && change.before().name().equals(name);
       if (own && network.placed(change.after())) {

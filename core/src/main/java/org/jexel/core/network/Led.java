@@ -9,9 +9,9 @@ package org.jexel.core.network;
  * @param amps regulated current
  */
 public record Led(String name, String a, String b, double amps) implements Element.TwoPole {
-  static final double DARK = 7;
-  static final double FULL = 10.5;
-  static final double LEAK = 1e-7;
+  static final double DARK_VOLTS = 7;
+  static final double FULL_VOLTS = 10.5;
+  static final double LEAK_SIEMENS = 1e-7;
 
   public Led {
     if (!(amps > 0)) {
@@ -21,21 +21,24 @@ public record Led(String name, String a, String b, double amps) implements Eleme
 
   @Override
   public double amps(double across) {
-    return amps * brightness(across) + LEAK * across;
+    return amps * brightness(across) + LEAK_SIEMENS * across;
   }
 
   @Override
   public double slope(double across) {
-    return amps * SmoothStep.slope((across - DARK) / (FULL - DARK)) / (FULL - DARK) + LEAK;
+    return amps
+            * SmoothStep.slope((across - DARK_VOLTS) / (FULL_VOLTS - DARK_VOLTS))
+            / (FULL_VOLTS - DARK_VOLTS)
+        + LEAK_SIEMENS;
   }
 
   @Override
   public double start() {
-    return amps / FULL;
+    return amps / FULL_VOLTS;
   }
 
   /** Visible output as a share of the regulated one. */
   public double brightness(double across) {
-    return SmoothStep.at((across - DARK) / (FULL - DARK));
+    return SmoothStep.at((across - DARK_VOLTS) / (FULL_VOLTS - DARK_VOLTS));
   }
 }

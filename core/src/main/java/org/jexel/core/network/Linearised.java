@@ -8,6 +8,7 @@ import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.interfaces.linsol.LinearSolverSparse;
 import org.ejml.sparse.FillReducing;
 import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
+import org.jexel.core.quantity.Must;
 
 /**
  * A network at its solution x₀, with the inverse of its Jacobian there, column by column as they
@@ -116,7 +117,7 @@ final class Linearised {
 
   /** Place of a source's or converter's current among the unknowns. */
   int branch(String element) {
-    return branches.get(element);
+    return Must.have(branches, element);
   }
 
   /** Rise of an unknown for a residual of 1 in a row; 0 where either is ground. */

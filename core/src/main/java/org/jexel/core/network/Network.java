@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A network of elements and its solution by modified nodal analysis.
@@ -18,7 +19,7 @@ import java.util.Set;
  */
 public final class Network {
   /** Leak from every node to ground, S. */
-  static final double GMIN = 1e-12;
+  static final double GMIN_SIEMENS = 1e-12;
 
   private final String ground;
   private final Map<String, Integer> nodes = new LinkedHashMap<>();
@@ -71,7 +72,7 @@ public final class Network {
   }
 
   /** Whether an element's ends are here; of no element they are. */
-  boolean placed(Element element) {
+  boolean placed(@Nullable Element element) {
     return element == null || Arrays.stream(Equations.ends(element)).allMatch(this::hasNode);
   }
 

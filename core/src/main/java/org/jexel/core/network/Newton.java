@@ -6,6 +6,7 @@ import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.interfaces.linsol.LinearSolverSparse;
 import org.ejml.sparse.FillReducing;
 import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Newton's method with a step that is halved until the residual falls. The elements' currents never
@@ -89,7 +90,7 @@ final class Newton {
     }
   }
 
-  private void direction(double[] x, double[] f, double[] step) {
+  private void direction(double @Nullable [] x, double[] f, double[] step) {
     if (!solver.setA(equations.jacobian(x))) {
       throw new NetworkException("The network cannot be solved at " + suspect.get());
     }

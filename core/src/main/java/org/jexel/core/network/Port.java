@@ -1,5 +1,8 @@
 package org.jexel.core.network;
 
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
 /** Where one element injects, what it sees, and its law before and after a fault. */
 final class Port {
   /** Far below what a solution may leave, A. */
@@ -10,8 +13,8 @@ final class Port {
   private final int rowB;
   private final int seenA;
   private final int seenB;
-  private final Element before;
-  private final Element after;
+  private final @Nullable Element before;
+  private final @Nullable Element after;
 
   /** What it sees, its law and its slope, each on the whole network. */
   private final double v0;
@@ -23,11 +26,11 @@ final class Port {
    * @param before as it stands in the whole network; null where the fault adds it
    * @param after what stands in its place between the same ends; null where it is gone
    */
-  Port(Linearised whole, Element before, Element after) {
+  Port(Linearised whole, @Nullable Element before, @Nullable Element after) {
     this.whole = whole;
     this.before = before;
     this.after = after;
-    Element any = before == null ? after : before;
+    Element any = Objects.requireNonNull(before == null ? after : before);
     if (any instanceof Element.TwoPole p) {
       rowA = whole.place(p.a());
       rowB = whole.place(p.b());
@@ -53,7 +56,7 @@ final class Port {
     return v0;
   }
 
-  private static double law(Element element, double v) {
+  private static double law(@Nullable Element element, double v) {
     if (element instanceof Element.TwoPole p) {
       return p.amps(v);
     } else if (element instanceof Element.Converter c) {
@@ -62,7 +65,7 @@ final class Port {
     return element instanceof Element.Source s ? -s.ohms() * v - s.volts() : 0;
   }
 
-  private static double slope(Element element, double v) {
+  private static double slope(@Nullable Element element, double v) {
     if (element instanceof Element.TwoPole p) {
       return p.slope(v);
     } else if (element instanceof Element.Converter c) {

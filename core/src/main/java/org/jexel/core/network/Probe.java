@@ -1,6 +1,7 @@
 package org.jexel.core.network;
 
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A multimeter put into a network: 10 MΩ as a voltmeter, a shunt of 10 mΩ as an ammeter, and as an
@@ -13,7 +14,7 @@ public final class Probe {
   private static final double OHMMETER_OHMS = 1000;
 
   /** More than this between the leads is a live circuit, V. */
-  private static final double LIVE = 0.05;
+  private static final double LIVE_VOLTS = 0.05;
 
   private static final String NAME = "probe";
 
@@ -46,7 +47,7 @@ public final class Probe {
   public OptionalDouble ohms(String red, String black) {
     Network idle = copy(null);
     idle.add(new Element.Resistor(NAME, red, black, VOLTMETER_OHMS));
-    if (Math.abs(idle.solve().volts(red, black)) > LIVE) {
+    if (Math.abs(idle.solve().volts(red, black)) > LIVE_VOLTS) {
       return OptionalDouble.empty();
     }
     Network with = copy(null);
@@ -55,7 +56,7 @@ public final class Probe {
     return OptionalDouble.of(solution.volts(red, black) / solution.amps(NAME));
   }
 
-  private Network copy(String but) {
+  private Network copy(@Nullable String but) {
     Network copy = new Network(network.ground());
     network.elements().stream().filter(e -> !e.name().equals(but)).forEach(copy::add);
     return copy;

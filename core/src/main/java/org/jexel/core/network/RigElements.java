@@ -39,14 +39,14 @@ final class RigElements {
   private static final double SMALL_BATTERY_OHMS = 0.050;
 
   private static final double SMALL_BATTERY_VOLTS = 12.6;
-  private static final double SMALL_BATTERY_SPREAD = 0.3;
+  private static final double SMALL_BATTERY_SPREAD_VOLTS = 0.3;
 
-  private static final double MEASURED_SUPPLY = 0.05;
-  private static final double CONDUCTOR = 0.03;
-  private static final double DIODE = 0.15;
+  private static final double MEASURED_SUPPLY_VOLTS = 0.05;
+  private static final double CONDUCTOR_SHARE = 0.03;
+  private static final double DIODE_SHARE = 0.15;
 
   /** A load that was measured is known to the meter's own error. */
-  private static final double MEASURED_LOAD = 0.02;
+  private static final double MEASURED_LOAD_SHARE = 0.02;
 
   private final Rig rig;
   private final Harness harness;
@@ -82,7 +82,7 @@ final class RigElements {
             RigNetwork.SUPPLY, BATTERY_PLUS, BATTERY_MINUS, volts.si(), BATTERY_OHMS));
     double off =
         volts.provenance() == Provenance.MEASURED
-            ? MEASURED_SUPPLY
+            ? MEASURED_SUPPLY_VOLTS
             : volts.si() * RigField.ENGINE_OFF_VOLTS.spread();
     both(
         RigNetwork.SUPPLY,
@@ -127,15 +127,16 @@ final class RigElements {
             fuse,
             BATTERY_PLUS,
             Nodes.fused(function),
-            Contacts.FUSE_HOLDER,
+            Contacts.FUSE_HOLDER_OHMS,
             Math.max(5, harness.protection(function))));
-    contact(fuse, "fuse, " + function.label(), way(function, Duty.VEHICLE), Contacts.FUSE_HOLDER);
+    contact(
+        fuse, "fuse, " + function.label(), way(function, Duty.VEHICLE), Contacts.FUSE_HOLDER_OHMS);
     if (function != PinFunction.BRAKE && function != PinFunction.CHARGE) {
       String name = Nodes.switchOf(function);
       put(
           new Element.Resistor(
-              name, Nodes.fused(function), Nodes.switched(function), Contacts.SWITCH));
-      contact(name, "switch, " + function.label(), Tolerance.Way.OTHER, Contacts.SWITCH);
+              name, Nodes.fused(function), Nodes.switched(function), Contacts.SWITCH_OHMS));
+      contact(name, "switch, " + function.label(), Tolerance.Way.OTHER, Contacts.SWITCH_OHMS);
     }
   }
 
@@ -155,8 +156,10 @@ final class RigElements {
       boolean wired = harness.spans().stream().anyMatch(s -> s.duty() == Duty.BREAKAWAY);
       if (wired) {
         String name = FaultEdit.BREAKAWAY_SWITCH;
-        put(new Element.Resistor(name, Harness.SWITCH_IN, Harness.SWITCH_OUT, Contacts.SWITCH));
-        contact(name, "breakaway switch", Tolerance.Way.OTHER, Contacts.SWITCH);
+        put(
+            new Element.Resistor(
+                name, Harness.SWITCH_IN, Harness.SWITCH_OUT, Contacts.SWITCH_OHMS));
+        contact(name, "breakaway switch", Tolerance.Way.OTHER, Contacts.SWITCH_OHMS);
       }
     }
     if (house && kit != BreakawayKit.HOUSE_BATTERY) {
@@ -174,17 +177,17 @@ final class RigElements {
         name.equals(RigNetwork.HOUSE_BATTERY) ? "house battery" : "breakaway battery",
         Tolerance.Way.OTHER,
         SMALL_BATTERY_VOLTS,
-        SMALL_BATTERY_SPREAD,
+        SMALL_BATTERY_SPREAD_VOLTS,
         Measure.VOLTS,
         Provenance.ASSUMED);
     if (harness.has(PinFunction.CHARGE)) {
-      put(new Diode(diode, Nodes.box(PinFunction.CHARGE), plus, Diode.SILICON));
+      put(new Diode(diode, Nodes.box(PinFunction.CHARGE), plus, Diode.SILICON_VOLTS));
       both(
           diode,
           "isolating diode",
           Tolerance.Way.OTHER,
-          Diode.SILICON,
-          DIODE * Diode.SILICON,
+          Diode.SILICON_VOLTS,
+          DIODE_SHARE * Diode.SILICON_VOLTS,
           Measure.VOLTS,
           Provenance.ASSUMED);
     }
@@ -201,7 +204,7 @@ final class RigElements {
         span.circuit() + ", " + span.duty().label(),
         way(span.function(), span.duty()),
         ohms,
-        CONDUCTOR * ohms,
+        CONDUCTOR_SHARE * ohms,
         Measure.MILLIOHMS,
         Provenance.ASSUMED);
   }
@@ -227,7 +230,7 @@ final class RigElements {
       }
     }
     double share =
-        load.provenance() == Provenance.MEASURED ? MEASURED_LOAD : load.kind().tolerance();
+        load.provenance() == Provenance.MEASURED ? MEASURED_LOAD_SHARE : load.kind().tolerance();
     Tolerance.Way way =
         load.kind() == Load.Kind.MAGNET ? Tolerance.Way.MAGNET : Tolerance.Way.OTHER;
     both(load.name(), load.label(), way, nominal, share * nominal, measure, load.provenance());

@@ -38,7 +38,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   /** Test leads and clips of a bench supply, Ω, and their fuse, A. */
   private static final double LEAD_OHMS = 0.05;
 
-  private static final double BENCH_FUSE = 20;
+  private static final double BENCH_FUSE_AMPS = 20;
 
   /** Greasy ball and tyres: no return, but the trailer's metal never floats quite free, Ω. */
   private static final double COUPLING_OHMS = 1e6;
@@ -115,7 +115,8 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     builder.trailer();
     builder.breakaway();
     builder.put(new Element.Source(BENCH, "bench_pos", earth, volts, LEAD_OHMS));
-    builder.put(new Fuse("fuse_bench", "bench_pos", pin, Contacts.FUSE_HOLDER, BENCH_FUSE));
+    builder.put(
+        new Fuse("fuse_bench", "bench_pos", pin, Contacts.FUSE_HOLDER_OHMS, BENCH_FUSE_AMPS));
     faults.forEach(builder::apply);
     if (function != PinFunction.BRAKE) {
       builder.remove(Load.ACTUATOR_SUPPLY);

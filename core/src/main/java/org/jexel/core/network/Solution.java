@@ -7,6 +7,8 @@ import org.ejml.interfaces.linsol.LinearSolverSparse;
 import org.ejml.sparse.FillReducing;
 import org.ejml.sparse.csc.CommonOps_DSCC;
 import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
+import org.jexel.core.quantity.Must;
+import org.jspecify.annotations.Nullable;
 
 /** Voltages and currents of a solved network, and how they answer to each part. */
 public final class Solution implements Readout {
@@ -17,7 +19,7 @@ public final class Solution implements Readout {
   private final Equations equations;
   private final Map<String, Integer> places;
   private final double[] x;
-  private LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> transposed;
+  private @Nullable LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> transposed;
 
   Solution(Network network, Equations equations, Map<String, Integer> places, double[] x) {
     this.network = network;
@@ -70,7 +72,7 @@ public final class Solution implements Readout {
     if (element instanceof Element.TwoPole p) {
       return p.amps(volts(p.a(), p.b()));
     }
-    double i = x[equations.branches().get(name)];
+    double i = x[Must.have(equations.branches(), name)];
     return element instanceof Element.Source ? -i : i;
   }
 
@@ -133,7 +135,7 @@ public final class Solution implements Readout {
       throw new IllegalArgumentException(source + " is not a source");
     }
     double[] c = new double[x.length];
-    c[equations.branches().get(source)] = -1;
+    c[Must.have(equations.branches(), source)] = -1;
     return adjoint(c);
   }
 
@@ -195,7 +197,7 @@ public final class Solution implements Readout {
         double adjoint = solution.at(lambda, p.a()) - solution.at(lambda, p.b());
         return -adjoint * toParameter(p, volts) / scale;
       }
-      double branch = lambda[solution.equations.branches().get(name)];
+      double branch = lambda[Must.have(solution.equations.branches(), name)];
       return element instanceof Element.Converter c
           ? branch * c.share() * c.fade(solution.at(x, c.in()))
           : branch;

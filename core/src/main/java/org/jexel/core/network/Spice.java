@@ -59,7 +59,7 @@ public final class Spice {
     solution.network().elements().forEach(this::element);
     // The leak that defines floating parts.
     for (String node : solution.network().nodes()) {
-      card("r_leak_%s %s 0 %s", node, node, n(1 / Network.GMIN));
+      card("r_leak_%s %s 0 %s", node, node, n(1 / Network.GMIN_SIEMENS));
     }
     card(".options reltol=1e-6 abstol=1e-12 vntol=1e-7 gmin=1e-13 itl1=2000");
     card(".save all");
@@ -95,7 +95,7 @@ public final class Spice {
   private void converter(Element.Converter c) {
     String name = c.name();
     double amps = solution.amps(name);
-    String u = "min(max(v(%s)/%s,0),1)".formatted(c.in(), n(Element.Converter.AWAKE));
+    String u = "min(max(v(%s)/%s,0),1)".formatted(c.in(), n(Element.Converter.AWAKE_VOLTS));
     nodes.put(name + "_stage", solution.volts(c.out()));
     card(
         "b_%s %s_stage %s v=%s*(v(%s)-%s*%s*%s*(3-2*%s))",
@@ -118,9 +118,13 @@ public final class Spice {
       current(
           pole, "%s*%s*(1+(%s)*(%s))^(%s)".formatted(n(cold), v, w, w, n(-Filament.BEND)), amps);
     } else if (pole instanceof Led l) {
-      String u = "min(max((%s-%s)/%s,0),1)".formatted(v, n(Led.DARK), n(Led.FULL - Led.DARK));
+      String u =
+          "min(max((%s-%s)/%s,0),1)"
+              .formatted(v, n(Led.DARK_VOLTS), n(Led.FULL_VOLTS - Led.DARK_VOLTS));
       current(
-          pole, "%s*%s*%s*(3-2*%s)+%s*%s".formatted(n(l.amps()), u, u, u, n(Led.LEAK), v), amps);
+          pole,
+          "%s*%s*%s*(3-2*%s)+%s*%s".formatted(n(l.amps()), u, u, u, n(Led.LEAK_SIEMENS), v),
+          amps);
     } else if (pole instanceof Diode d) {
       card("d_%s %s %s law_%s", name, d.a(), d.b(), name);
       card(".model law_%s d(is=%s n=%s)", name, n(Diode.saturation()), n(d.emission()));

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Text as people may type it, without what no paper can show: control characters, halves of
@@ -70,7 +71,7 @@ public record CleanText(String text, List<String> takenOut) {
     return type == Character.NON_SPACING_MARK || type == Character.ENCLOSING_MARK;
   }
 
-  private static String refused(int c, int marks) {
+  private static @Nullable String refused(int c, int marks) {
     if (Character.getType(c) == Character.SURROGATE) {
       return HALVES;
     }

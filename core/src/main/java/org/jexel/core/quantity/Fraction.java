@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
  */
 public record Fraction(long numerator, long denominator) implements Comparable<Fraction> {
   /** One inch, m. */
-  public static final double INCH = 0.0254;
+  public static final double INCH_M = 0.0254;
 
   private static final long FINEST = 64;
   private static final long LARGEST = 1_000_000;
@@ -67,7 +67,7 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
 
   /** The 64th nearest to a length in metres. */
   public static Fraction nearest(double metres) {
-    long sixtyFourths = Math.round(metres / INCH * FINEST);
+    long sixtyFourths = Math.round(metres / INCH_M * FINEST);
     if (Math.abs(sixtyFourths) > LARGEST * FINEST) {
       throw new IllegalArgumentException(metres + " m");
     }
@@ -91,7 +91,7 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
   }
 
   public double metres() {
-    return INCH * numerator / denominator;
+    return INCH_M * numerator / denominator;
   }
 
   /** Whether a tape shows it: down to a 64th. */

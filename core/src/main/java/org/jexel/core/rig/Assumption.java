@@ -1,5 +1,7 @@
 package org.jexel.core.rig;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * The stated default of a field.
  *
@@ -7,7 +9,7 @@ package org.jexel.core.rig;
  * @param choice the stored name of the choice; null for a number
  * @param reason why this value stands until somebody looks
  */
-public record Assumption(double si, String choice, String reason) {
+public record Assumption(double si, @Nullable String choice, String reason) {
 
   static Assumption of(double si, String reason) {
     return new Assumption(si, null, reason);

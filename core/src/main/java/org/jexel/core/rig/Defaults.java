@@ -11,9 +11,9 @@ import org.jexel.core.quantity.Unit;
  */
 final class Defaults {
   /** Deceleration of a laden car or light truck alone on dry asphalt, m/s²: about 0.8 g. */
-  private static final double SOLO_DECELERATION = 8.0;
+  private static final double SOLO_MPS2 = 8.0;
 
-  private static final double HUNDRED_KMH = Unit.KILOMETRE_PER_HOUR.toSi(100);
+  private static final double HUNDRED_KMH_IN_MPS = Unit.KILOMETRE_PER_HOUR.toSi(100);
 
   private Defaults() {}
 
@@ -51,7 +51,8 @@ final class Defaults {
       case RUNNING_VOLTS -> Assumption.of(14.2, "a usual charging voltage");
       case SOLO_STOP ->
           Assumption.of(
-              HUNDRED_KMH * HUNDRED_KMH / (2 * SOLO_DECELERATION), "about 0.8 g on dry asphalt");
+              HUNDRED_KMH_IN_MPS * HUNDRED_KMH_IN_MPS / (2 * SOLO_MPS2),
+              "about 0.8 g on dry asphalt");
       case FEED_RUN ->
           Assumption.of(
               round(sheet.si(RigField.TOW_LENGTH) + 1.1, 0.1),

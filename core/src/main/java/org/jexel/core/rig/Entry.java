@@ -2,6 +2,7 @@ package org.jexel.core.rig;
 
 import java.util.Objects;
 import org.jexel.core.quantity.Provenance;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person entered for one field: a number or a choice.
@@ -10,7 +11,7 @@ import org.jexel.core.quantity.Provenance;
  * @param choice the stored name of the choice; null for a number
  * @param provenance measured or from the plate
  */
-public record Entry(double si, String choice, Provenance provenance) {
+public record Entry(double si, @Nullable String choice, Provenance provenance) {
   public Entry {
     Objects.requireNonNull(provenance);
   }

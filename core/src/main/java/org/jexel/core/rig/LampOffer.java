@@ -15,13 +15,13 @@ import org.jexel.core.connector.PinFunction;
  * What is required depends on the place; the workshop's own law decides.
  */
 public final class LampOffer {
-  private static final double SIDE_MARKERS_FROM = 1.8;
-  private static final double MIDDLE_MARKERS_FROM = 9.1;
-  private static final double FRONT_MARKERS_FROM = 1.6;
-  private static final double CLEARANCE_FROM = 2.03;
+  private static final double SIDE_MARKERS_FROM_M = 1.8;
+  private static final double MIDDLE_MARKERS_FROM_M = 9.1;
+  private static final double FRONT_MARKERS_FROM_M = 1.6;
+  private static final double CLEARANCE_FROM_M = 2.03;
 
   /** Lamps sit this far inside the outline, m. */
-  public static final double INSET = 0.08;
+  public static final double INSET_M = 0.08;
 
   private LampOffer() {}
 
@@ -51,16 +51,16 @@ public final class LampOffer {
   public static List<Lamp> of(RigSheet sheet, boolean reversePin) {
     double length = sheet.si(RigField.OVERALL_LENGTH);
     double width = sheet.si(RigField.OVERALL_WIDTH);
-    double front = sheet.si(RigField.DRAWBAR_LENGTH) + INSET;
-    double rear = length - INSET;
-    double edge = width / 2 - INSET;
+    double front = sheet.si(RigField.DRAWBAR_LENGTH) + INSET_M;
+    double rear = length - INSET_M;
+    double edge = width / 2 - INSET_M;
     LampTechnology technology = sheet.choice(RigField.LAMP_TECHNOLOGY, LampTechnology.class);
     List<Lamp> lamps = new ArrayList<>();
     for (Side side : Side.values()) {
       double y = side.sign() * edge;
       String tail = "-" + side.label();
       lamps.add(lamp("rear" + tail, LampRole.COMBINED, side, rear, y, technology, "every trailer"));
-      if (length > SIDE_MARKERS_FROM) {
+      if (length > SIDE_MARKERS_FROM_M) {
         lamps.add(
             lamp(
                 "marker-front" + tail,
@@ -80,7 +80,7 @@ public final class LampOffer {
                 technology,
                 "longer than 1.8 m (6 ft)"));
       }
-      if (length > MIDDLE_MARKERS_FROM) {
+      if (length > MIDDLE_MARKERS_FROM_M) {
         lamps.add(
             lamp(
                 "marker-middle" + tail,
@@ -91,7 +91,7 @@ public final class LampOffer {
                 technology,
                 "longer than 9.1 m (30 ft)"));
       }
-      if (width >= FRONT_MARKERS_FROM) {
+      if (width >= FRONT_MARKERS_FROM_M) {
         lamps.add(
             lamp(
                 "front" + tail,
@@ -102,7 +102,7 @@ public final class LampOffer {
                 technology,
                 "1.6 m (5 ft 3 in) wide or more"));
       }
-      if (width >= CLEARANCE_FROM) {
+      if (width >= CLEARANCE_FROM_M) {
         lamps.add(
             lamp(
                 "clearance" + tail,

@@ -8,9 +8,11 @@ import static org.jexel.core.rig.Subject.TOW;
 import static org.jexel.core.rig.Subject.TRAILER;
 
 import java.util.List;
+import java.util.Objects;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.Unit;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Every figure that a rig has: its name, its measure, what is plausible, how far an assumption may
@@ -110,12 +112,12 @@ public enum RigField {
 
   private final Subject subject;
   private final String label;
-  private final Measure measure;
+  private final @Nullable Measure measure;
   private final double least;
   private final double greatest;
   private final double spread;
-  private final Class<? extends Option> options;
-  private final Catalog catalog;
+  private final @Nullable Class<? extends Option> options;
+  private final @Nullable Catalog catalog;
   private final Provenance usual;
 
   RigField(
@@ -140,12 +142,12 @@ public enum RigField {
   RigField(
       Subject subject,
       String label,
-      Measure measure,
+      @Nullable Measure measure,
       double least,
       double greatest,
       double spread,
-      Class<? extends Option> options,
-      Catalog catalog,
+      @Nullable Class<? extends Option> options,
+      @Nullable Catalog catalog,
       Provenance usual) {
     this.subject = subject;
     this.label = label;
@@ -166,9 +168,13 @@ public enum RigField {
     return label;
   }
 
-  /** How the number is written; null for a chosen field. */
+  /**
+   * How the number is written.
+   *
+   * @throws NullPointerException for a chosen field: see {@link #isNumber}
+   */
   public Measure measure() {
-    return measure;
+    return Objects.requireNonNull(measure, label);
   }
 
   public boolean isNumber() {
@@ -196,7 +202,7 @@ public enum RigField {
   }
 
   /** The catalog that offers this field's options; null if it is an enum or a number. */
-  public Catalog catalog() {
+  public @Nullable Catalog catalog() {
     return catalog;
   }
 

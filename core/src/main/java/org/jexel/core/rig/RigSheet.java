@@ -3,16 +3,19 @@ package org.jexel.core.rig;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Provenance;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Every figure of one rig: what people entered, and for the rest the stated defaults.
  *
- * <p>Immutable. Defaults are worked out on demand and may lean on other figures of the sheet.
+ * <p>Immutable, and for any number of threads. Defaults are worked out on demand and may lean on
+ * other figures of the sheet; two threads that ask for one at once work it out twice, and alike.
  */
 public final class RigSheet {
   private final Map<FieldKey, Entry> entries;
@@ -53,7 +56,7 @@ public final class RigSheet {
         : Optional.of("no such choice: " + entry.choice());
   }
 
-  private static boolean known(RigField field, String choice, ConnectorCatalog catalog) {
+  private static boolean known(RigField field, @Nullable String choice, ConnectorCatalog catalog) {
     if (field.catalog() == null) {
       return field.options().stream().anyMatch(o -> o.name().equals(choice));
     }
@@ -124,10 +127,11 @@ public final class RigSheet {
     }
     Entry entry = entries.get(key);
     if (entry != null) {
-      return new Choice(entry.choice(), entry.provenance(), "");
+      return new Choice(Objects.requireNonNull(entry.choice()), entry.provenance(), "");
     }
     Assumption assumption = assumption(key);
-    return new Choice(assumption.choice(), Provenance.ASSUMED, assumption.reason());
+    return new Choice(
+        Objects.requireNonNull(assumption.choice()), Provenance.ASSUMED, assumption.reason());
   }
 
   public <E extends Enum<E> & Option> E choice(RigField field, Class<E> type) {

@@ -3,6 +3,7 @@ package org.jexel.core.road;
 import java.util.List;
 import java.util.TreeMap;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.UnitSystem;
 
 /**
@@ -55,8 +56,8 @@ public final class GainBracket {
       }
     }
     if (lower > upper) {
-      int[] atUpper = counts.get(upper);
-      int[] atLower = counts.get(lower);
+      int[] atUpper = Must.have(counts, upper);
+      int[] atLower = Must.have(counts, lower);
       double doubtful = atUpper[0] + atUpper[1] <= atLower[0] + atLower[1] ? upper : lower;
       return repeat(
           stops,
@@ -99,7 +100,7 @@ public final class GainBracket {
     boolean oneStep = verge || upper - lower <= scale.step() * 1.001;
     boolean top = scale.atLeast(lower, scale.greatest());
     if (oneStep) {
-      if (counts.get(lower)[0] >= CONFIRMATIONS) {
+      if (Must.have(counts, lower)[0] >= CONFIRMATIONS) {
         return advice(
             GainAdvice.Act.SETTLE,
             lower,
@@ -148,7 +149,7 @@ public final class GainBracket {
   private static boolean settled(
       GainScale scale, double lower, double upper, TreeMap<Double, int[]> counts, boolean verge) {
     return (verge || upper - lower <= scale.step() * 1.001)
-        && counts.get(lower)[0] >= CONFIRMATIONS;
+        && Must.have(counts, lower)[0] >= CONFIRMATIONS;
   }
 
   private static GainAdvice repeat(List<GainStop> stops, double gain, String reason) {

@@ -1,9 +1,11 @@
 package org.jexel.core.road;
 
+import java.util.Objects;
 import java.util.Optional;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Sum;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One test stop, as it was driven.
@@ -25,8 +27,8 @@ public record TestStop(
     double speed,
     Surface surface,
     Outcome outcome,
-    Double distance,
-    Double seconds,
+    @Nullable Double distance,
+    @Nullable Double seconds,
     double vehicleMass,
     double trailerMass,
     String note) {
@@ -61,7 +63,10 @@ public record TestStop(
     if (distance == null && seconds == null) {
       return Optional.empty();
     }
-    Sum a = distance != null ? Stop.fromDistance(speed, distance) : Stop.fromTime(speed, seconds);
+    Sum a =
+        distance != null
+            ? Stop.fromDistance(speed, distance)
+            : Stop.fromTime(speed, Objects.requireNonNull(seconds));
     return Optional.of(
         way == Way.LEVER ? Stop.leverOnly(a, vehicleMass, trailerMass, 0) : Stop.withPedal(a));
   }

@@ -19,7 +19,7 @@ import org.jexel.core.rig.RigField;
  */
 public record UnbrakedStop(double alone, double train, Sum sum) {
   /** Speed of the solo stop, m/s. */
-  public static final double SPEED = Unit.KILOMETRE_PER_HOUR.toSi(100);
+  public static final double SPEED_MPS = Unit.KILOMETRE_PER_HOUR.toSi(100);
 
   public static UnbrakedStop of(Rig rig, LoadSheet load) {
     double alone = rig.sheet().si(RigField.SOLO_STOP);

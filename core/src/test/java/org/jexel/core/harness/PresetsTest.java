@@ -242,7 +242,7 @@ class PresetsTest {
             Load.Kind.MAGNET,
             org.jexel.core.quantity.Provenance.ASSUMED);
     Currents currents = new Currents(spans, List.of(), List.of(load));
-    double closed = 4 * 2 * 7.5 * WireSize.RESISTIVITY / size.area() * (1 + 0.00393 * 20);
+    double closed = 4 * 2 * 7.5 * WireSize.RESISTIVITY_OHM_M / size.area() * (1 + 0.00393 * 20);
     assertThat(currents.drop(load, List.of(load), span -> true)).isCloseTo(closed, within(1e-9));
   }
 

@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ElementLawsTest {
   private static final Filament LAMP = new Filament("lamp", "a", "b", 2.1, 12.8);
   private static final Led LED = new Led("led", "a", "b", 0.25);
-  private static final Diode SILICON = new Diode("diode", "a", "b", Diode.SILICON);
+  private static final Diode SILICON = new Diode("diode", "a", "b", Diode.SILICON_VOLTS);
 
   static Stream<Element.TwoPole> elements() {
     return Stream.of(
@@ -33,7 +33,7 @@ class ElementLawsTest {
         LAMP,
         LED,
         SILICON,
-        new Diode("schottky", "a", "b", Diode.SCHOTTKY));
+        new Diode("schottky", "a", "b", Diode.SCHOTTKY_VOLTS));
   }
 
   @ParameterizedTest
@@ -89,7 +89,8 @@ class ElementLawsTest {
   @Test
   void aDiodeDropsItsForwardVoltageAtTenAmpsAndBlocksBackwards() {
     assertThat(SILICON.amps(0.7)).isCloseTo(10, within(1e-6));
-    assertThat(new Diode("s", "a", "b", Diode.SCHOTTKY).amps(0.4)).isCloseTo(10, within(1e-6));
+    assertThat(new Diode("s", "a", "b", Diode.SCHOTTKY_VOLTS).amps(0.4))
+        .isCloseTo(10, within(1e-6));
     assertThat(Math.abs(SILICON.amps(-15))).isLessThan(1e-5);
     assertThat(SILICON.amps(3)).isFinite();
     assertThat(SILICON.amps(0)).isZero();

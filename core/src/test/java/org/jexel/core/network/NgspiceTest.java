@@ -41,7 +41,7 @@ class NgspiceTest {
               .add(new Filament("lamp", "p", "g", 2.1, 12.8))
               .add(new Led("led", "p", "l", 0.25))
               .add(new Element.Resistor("led_back", "l", "g", 4))
-              .add(new Diode("diode", "p", "d", Diode.SILICON))
+              .add(new Diode("diode", "p", "d", Diode.SILICON_VOLTS))
               .add(new Element.Resistor("diode_back", "d", "g", 1.5))
               .add(new Element.Converter("stage", "p", "o", 0.6, 0.3))
               .add(new Element.Resistor("magnet", "o", "g", 3.2)));

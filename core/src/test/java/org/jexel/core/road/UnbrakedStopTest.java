@@ -18,10 +18,11 @@ class UnbrakedStopTest {
             Rigs.sheet(
                 RigField.KERB_MASS, 2000, RigField.EMPTY_MASS, 1200, RigField.SOLO_STOP, 48));
     UnbrakedStop stop = UnbrakedStop.of(rig, LoadSheet.of(rig));
-    double force = 2000 * UnbrakedStop.SPEED * UnbrakedStop.SPEED / (2 * 48);
+    double force = 2000 * UnbrakedStop.SPEED_MPS * UnbrakedStop.SPEED_MPS / (2 * 48);
     double deceleration = force / 3200;
     assertThat(stop.train())
-        .isCloseTo(UnbrakedStop.SPEED * UnbrakedStop.SPEED / (2 * deceleration), within(1e-9));
+        .isCloseTo(
+            UnbrakedStop.SPEED_MPS * UnbrakedStop.SPEED_MPS / (2 * deceleration), within(1e-9));
     assertThat(stop.alone()).isEqualTo(48);
   }
 }

@@ -1,0 +1,9 @@
+/**
+ * Files in and out in forms that others read: PDF, QR codes, controller files.
+ *
+ * <p>May touch the core alone.
+ */
+@NullMarked
+package org.jexel.app.exchange;
+
+import org.jspecify.annotations.NullMarked;
