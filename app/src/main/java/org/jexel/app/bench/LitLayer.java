@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.drawing.Marks;
+import org.jexel.app.drawing.Palette;
 import org.jexel.app.drawing.PlanScale;
 import org.jexel.app.drawing.Svg;
 import org.jexel.app.job.JobFile;
@@ -32,8 +33,6 @@ import org.jexel.core.rig.Lamp;
 public final class LitLayer {
   /** Before a check's id: draw what the readings make most likely, not the rig as wired. */
   public static final String SUSPECTED = "suspected:";
-
-  private static final String GLOW = "#FFC53D";
 
   private static final String CORD_RETURN = Nodes.core(PinFunction.EARTH);
 
@@ -89,9 +88,10 @@ public final class LitLayer {
     double y = at.y(lamp.y());
     if (!Lit.dark(most)) {
       double share = Math.min(1, most);
-      Object[] look = {"class", "lit", "fill", GLOW, "fill-opacity", 0.25 + 0.5 * share};
+      Object[] look = {"class", "lit", "fill", Palette.GLOW, "fill-opacity", 0.25 + 0.5 * share};
       svg.circle(x, y, 6 + 9 * Math.sqrt(share), look);
-      svg.circle(x, y, 3.5, "class", "lit", "fill", GLOW, "stroke", INK, "stroke-width", 1.0);
+      svg.circle(
+          x, y, 3.5, "class", "lit", "fill", Palette.GLOW, "stroke", INK, "stroke-width", 1.0);
     }
     if (own.stream().anyMatch(Lit::differs)) {
       boolean dark = own.stream().anyMatch(l -> l.differs() && Lit.dark(l.brightness()));

@@ -64,4 +64,9 @@ class MeterLog {
   public long bytes() {
     return bytes;
   }
+
+  /** Its size as one says it, rounded up. */
+  public long kilobytes() {
+    return (bytes + 1023) / 1024;
+  }
 }

@@ -9,6 +9,8 @@ import org.jexel.core.cab.CutOut;
 import org.jexel.core.cab.Drills;
 import org.jexel.core.cab.PanelCentre;
 import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 
@@ -63,6 +65,16 @@ record PanelCard(
         drills(typed, "lamp", problems),
         bundle(typed, problems),
         cut(typed, width, problems));
+  }
+
+  /** A length in millimetres, whatever units are shown: the other half of an inch fraction. */
+  public String millimetres(double metres) {
+    return Measure.DRILL.text(metres, UnitSystem.METRIC);
+  }
+
+  /** A drill and by how much its hole is too wide or too narrow. */
+  public String told(Drills.Drill drill) {
+    return Phrase.of("%s (%+.2f mm)", drill.label(), 1000 * drill.error()).replace('-', '−');
   }
 
   private static @Nullable CutOut cut(

@@ -158,6 +158,6 @@ public final class FaceDrawing {
         "font-weight",
         600,
         "fill",
-        dark ? "#FFFFFF" : INK);
+        dark ? Palette.CLEAR_LENS : INK);
   }
 }

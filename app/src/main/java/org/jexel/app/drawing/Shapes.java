@@ -3,6 +3,7 @@ package org.jexel.app.drawing;
 import java.util.Map;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.StationState;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Verdict;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -16,23 +17,37 @@ public class Shapes {
   private static final String HEAD =
       "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 16 16\" aria-hidden=\"true\""
           + " class=\"shape ";
+  private static final Map<String, Measure> MEASURES = Measure.byName();
   private static final Map<String, String> SHAPES =
       Map.of(
-          "holds", "<circle cx=\"8\" cy=\"8\" r=\"6.5\" fill=\"#2B6A3C\"/>",
-          "watch", "<path d=\"M8 1.5 L15 14.5 L1 14.5 Z\" fill=\"#8A5A00\"/>",
-          "fails", "<rect x=\"2\" y=\"2\" width=\"12\" height=\"12\" fill=\"#A3261E\"/>",
+          "holds", "<circle cx=\"8\" cy=\"8\" r=\"6.5\" fill=\"" + Palette.GOOD + "\"/>",
+          "watch", "<path d=\"M8 1.5 L15 14.5 L1 14.5 Z\" fill=\"" + Palette.WATCH + "\"/>",
+          "fails",
+              "<rect x=\"2\" y=\"2\" width=\"12\" height=\"12\" fill=\"" + Palette.BAD + "\"/>",
           "under-way",
-              "<circle class=\"ring\" cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\"#1D5C63\""
+              "<circle class=\"ring\" cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\""
+                  + Palette.WORK
+                  + "\""
                   + " stroke-width=\"1.8\"/><path d=\"M8 2.4 A5.6 5.6 0 0 1 8 13.6 Z\""
-                  + " fill=\"#1D5C63\"/>",
+                  + " fill=\""
+                  + Palette.WORK
+                  + "\"/>",
           "not-yet",
-              "<circle cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\"#20272B\""
+              "<circle cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\""
+                  + Palette.INK
+                  + "\""
                   + " stroke-width=\"1.8\"/>");
 
   /** Every page draws with it. */
   @ModelAttribute("shapes")
   Shapes shapes() {
     return this;
+  }
+
+  /** Every page writes its figures by it. */
+  @ModelAttribute("measure")
+  Map<String, Measure> measure() {
+    return MEASURES;
   }
 
   public String of(StationState state) {

@@ -11,7 +11,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jexel.app.drawing.Palette;
 import org.jexel.core.quantity.CleanText;
+import org.jexel.core.quantity.Measure;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -39,7 +41,11 @@ public class Pdf {
    * @param file name under which it would be saved
    */
   public ResponseEntity<byte[]> answer(String template, Map<String, Object> model, String file) {
-    String page = templates.process(template, new Context(Locale.UK, model));
+    Context context = new Context(Locale.UK, model);
+    context.setVariable("measure", Measure.byName());
+    context.setVariable("colour", Palette.tokens());
+    // XML is strict about the case of a word that HTML reads in any.
+    String page = templates.process(template, context).replaceFirst("^<!doctype", "<!DOCTYPE");
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + file + "\"")

@@ -1,7 +1,7 @@
 /**
  * Files in and out in forms that others read: PDF, QR codes, controller files.
  *
- * <p>May touch the core alone.
+ * <p>May touch {@code drawing}.
  */
 @NullMarked
 package org.jexel.app.exchange;

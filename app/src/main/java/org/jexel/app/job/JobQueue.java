@@ -11,8 +11,8 @@ import org.springframework.stereotype.Component;
  * one job then wait here, and not at the database with every connection of the pool in hand. The
  * lock that counts is the row's, for there may be other servers.
  *
- * <p>Shared by all requests. Fair: who came first goes first. Jobs share a fixed number of lanes, so
- * that two jobs may wait for each other, and none for ever.
+ * <p>Shared by all requests. Fair: who came first goes first. Jobs share a fixed number of lanes,
+ * so that two jobs may wait for each other, and none for ever.
  */
 @Component
 class JobQueue {

@@ -21,9 +21,17 @@ class SignInController {
     this.firstOwner = firstOwner;
   }
 
+  /** So many seconds as one says them; from two minutes on in whole minutes, rounded up. */
+  private static String told(int seconds) {
+    if (seconds == 0) {
+      return "";
+    }
+    return seconds < 120 ? seconds + " s" : (seconds + 59) / 60 + " min";
+  }
+
   @GetMapping("/sign-in")
   String signIn(@RequestParam(defaultValue = "") String wait, Model model) {
-    model.addAttribute("wait", wait.matches("\\d{1,6}") ? Integer.parseInt(wait) : 0);
+    model.addAttribute("wait", wait.matches("\\d{1,6}") ? told(Integer.parseInt(wait)) : "");
     return firstOwner.isWanted() ? "redirect:/first-owner" : "sign-in";
   }
 

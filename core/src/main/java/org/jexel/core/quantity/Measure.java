@@ -2,8 +2,11 @@ package org.jexel.core.quantity;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * How a figure of one kind is written in each unit system: its unit and its decimals.
@@ -36,6 +39,8 @@ public enum Measure {
   TORQUE(Unit.NEWTON_METRE, 0, Unit.POUND_FOOT, 0),
   CAPACITY(Unit.AMPERE_HOUR, 1, Unit.AMPERE_HOUR, 1),
   SHARE(Unit.PERCENT, 1, Unit.PERCENT, 1),
+  /** A share to the whole per cent. */
+  PERCENT(Unit.PERCENT, 0, Unit.PERCENT, 0),
   COUNT(Unit.ONE, 0, Unit.ONE, 0),
   PLAIN(Unit.ONE, 2, Unit.ONE, 2),
   FINE(Unit.ONE, 3, Unit.ONE, 3),
@@ -108,5 +113,10 @@ public enum Measure {
     String symbol = unit(system).symbol();
     String number = number(si, system);
     return symbol.isEmpty() || NoFigure.of(this, si).isPresent() ? number : number + " " + symbol;
+  }
+
+  /** Every measure by its name, for templates. */
+  public static Map<String, Measure> byName() {
+    return Arrays.stream(values()).collect(Collectors.toMap(Measure::name, measure -> measure));
   }
 }
