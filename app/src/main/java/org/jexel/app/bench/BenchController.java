@@ -11,6 +11,7 @@ import org.jexel.app.helper.HelperPage;
 import org.jexel.app.helper.Helpers;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
@@ -99,7 +100,7 @@ class BenchController {
     if (file.person().role().mayChange()) {
       helpers.show(file, check);
     }
-    view.put("drawn", card.equals(FINDER) ? LitLayer.SUSPECTED + check.id() : check.id());
+    view.put("drawn", new Looked(check.id(), card.equals(FINDER)));
     return pages.page(file, Station.BENCH, tool ? card : current.id(), view);
   }
 

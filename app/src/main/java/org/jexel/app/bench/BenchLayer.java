@@ -11,6 +11,7 @@ import org.jexel.app.drawing.PlanScale;
 import org.jexel.app.drawing.Svg;
 import org.jexel.app.drawing.VehicleDrawing;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Check.Group;
@@ -50,7 +51,7 @@ final class BenchLayer {
     this.marks = canvas.marks();
   }
 
-  void paint(String card) {
+  void paint(Looked looked) {
     double rear = sheet.si(RigField.OVERALL_LENGTH);
     boolean room = at.x(rear) < PlanScale.WIDTH - 150;
     double[] drawbar = {sheet.si(RigField.DRAWBAR_LENGTH) * 0.55, 0.05};
@@ -62,7 +63,7 @@ final class BenchLayer {
     point(new double[] {rear - 0.2, 0}, room ? "start" : "end", "Seen and heard", Group.SEEN);
     file.work()
         .bench()
-        .check(card.replace(LitLayer.SUSPECTED, ""))
+        .check(looked.card())
         .filter(c -> c.measure().words().isEmpty())
         .ifPresent(this::leads);
   }

@@ -3,6 +3,7 @@ package org.jexel.app.bench;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
 import org.jexel.core.job.Aim;
 import org.jexel.core.job.Station;
@@ -38,8 +39,8 @@ class BenchRoom implements StationRoom {
   }
 
   @Override
-  public void paint(JobFile file, String card, Canvas canvas) {
-    new BenchLayer(file, canvas).paint(card);
-    new LitLayer(file, canvas).paint(card);
+  public void paint(JobFile file, Looked looked, Canvas canvas) {
+    new BenchLayer(file, canvas).paint(looked);
+    new LitLayer(file, canvas).paint(looked);
   }
 }

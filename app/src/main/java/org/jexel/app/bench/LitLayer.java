@@ -12,6 +12,7 @@ import org.jexel.app.drawing.Palette;
 import org.jexel.app.drawing.PlanScale;
 import org.jexel.app.drawing.Svg;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Looked;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Setup;
 import org.jexel.core.connector.PinFunction;
@@ -30,10 +31,7 @@ import org.jexel.core.rig.Lamp;
  * Every lamp at its computed brightness in the state of the open check, as wired or under the
  * leading suspicion, and the current in the returns.
  */
-public final class LitLayer {
-  /** Before a check's id: draw what the readings make most likely, not the rig as wired. */
-  public static final String SUSPECTED = "suspected:";
-
+final class LitLayer {
   private static final String CORD_RETURN = Nodes.core(PinFunction.EARTH);
 
   private final JobFile file;
@@ -48,16 +46,14 @@ public final class LitLayer {
     this.marks = canvas.marks();
   }
 
-  void paint(String card) {
-    boolean finding = card.startsWith(SUSPECTED);
-    Optional<Check> check =
-        file.work().bench().check(finding ? card.substring(SUSPECTED.length()) : card);
+  void paint(Looked looked) {
+    Optional<Check> check = file.work().bench().check(looked.card());
     Optional<Setup> setup =
         check.map(c -> c.probing().setup()).filter(s -> s.kind() != Setup.Kind.DEAD);
     if (setup.isEmpty()) {
       return;
     }
-    List<Fault> faults = finding ? suspected() : List.of();
+    List<Fault> faults = looked.suspected() ? suspected() : List.of();
     try {
       Solution whole =
           setup.get().solve(file.work().bench().asRead(), file.work().harness().plan(), List.of());

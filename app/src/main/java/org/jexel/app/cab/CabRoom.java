@@ -3,6 +3,7 @@ package org.jexel.app.cab;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
 import org.jexel.core.job.Aim;
 import org.jexel.core.job.Station;
@@ -33,7 +34,7 @@ class CabRoom implements StationRoom {
   }
 
   @Override
-  public void paint(JobFile file, String card, Canvas canvas) {
+  public void paint(JobFile file, Looked looked, Canvas canvas) {
     new CabLayer(file, canvas).paint();
   }
 }

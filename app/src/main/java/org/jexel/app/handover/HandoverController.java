@@ -11,6 +11,7 @@ import org.jexel.app.drawing.Shapes;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
@@ -66,7 +67,7 @@ class HandoverController {
     model.put("job", file.job());
     model.put("units", file.units());
     model.put("person", person);
-    model.put("towline", towline.draw(file, Station.HANDOVER, ""));
+    model.put("towline", towline.draw(file, Station.HANDOVER, Looked.at("")));
     return pdf.answer("report-pdf", model, ref + "-report.pdf");
   }
 

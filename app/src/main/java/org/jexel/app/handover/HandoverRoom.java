@@ -2,6 +2,7 @@ package org.jexel.app.handover;
 
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
 import org.jexel.core.job.Aim;
 import org.jexel.core.job.Station;
@@ -21,7 +22,7 @@ class HandoverRoom implements StationRoom {
   }
 
   @Override
-  public void paint(JobFile file, String card, Canvas canvas) {
+  public void paint(JobFile file, Looked looked, Canvas canvas) {
     new HandoverLayer(file, canvas).paint();
   }
 }

@@ -25,7 +25,7 @@ public class StationPages {
   public ModelAndView page(JobFile file, Station station, String card, Map<String, ?> view) {
     ModelAndView page = new ModelAndView("station");
     Progress progress = file.work().progress();
-    String drawn = String.valueOf(view.containsKey("drawn") ? view.get("drawn") : card);
+    Looked drawn = view.get("drawn") instanceof Looked looked ? looked : Looked.at(card);
     page.addAllObjects(view);
     page.addObject("file", file);
     page.addObject("person", file.person());

@@ -19,10 +19,6 @@ public interface StationRoom {
   /** Id of the card on which an act of this station is done. */
   String card(Aim aim);
 
-  /**
-   * Paints the station's layer.
-   *
-   * @param card the open card, or what it wants drawn
-   */
-  void paint(JobFile file, String card, Canvas canvas);
+  /** Paints the station's layer. */
+  void paint(JobFile file, Looked looked, Canvas canvas);
 }

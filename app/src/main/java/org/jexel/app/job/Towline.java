@@ -30,9 +30,9 @@ public class Towline {
   }
 
   /**
-   * @param card the open card; its part is marked
+   * @param looked at; the part of the open card is marked
    */
-  public String draw(JobFile file, Station station, String card) {
+  public String draw(JobFile file, Station station, Looked looked) {
     String tow = file.job().tow().label();
     String trailer = file.job().trailer().label();
     Canvas canvas =
@@ -53,15 +53,15 @@ public class Towline {
         "stroke-dasharray",
         "14 4 3 4");
     String rig = "/jobs/" + file.job().ref() + "/rig?card=";
-    link(svg, rig + "vehicle", "Tow vehicle", VEHICLE.contains(card));
+    link(svg, rig + "vehicle", "Tow vehicle", VEHICLE.contains(looked.card()));
     canvas.vehicle().draw();
     svg.close();
-    link(svg, rig + "trailer", "Trailer", TRAILER.contains(card));
+    link(svg, rig + "trailer", "Trailer", TRAILER.contains(looked.card()));
     canvas.trailer().draw();
     svg.close();
     name(svg, at.x(-0.2), tow, "end");
     name(svg, at.x(0.2), trailer, "start");
-    rooms.of(station).paint(file, card, canvas);
+    rooms.of(station).paint(file, looked, canvas);
     return svg.finish();
   }
 

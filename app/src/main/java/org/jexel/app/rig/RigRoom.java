@@ -9,6 +9,7 @@ import org.jexel.app.entry.RigFigureRepository;
 import org.jexel.app.entry.RigRows;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.job.Aim;
@@ -54,7 +55,7 @@ class RigRoom implements StationRoom {
   }
 
   @Override
-  public void paint(JobFile file, String card, Canvas canvas) {
+  public void paint(JobFile file, Looked looked, Canvas canvas) {
     new RigLayer(file, canvas).paint();
   }
 }

@@ -14,6 +14,7 @@ import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.JobRepository;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
@@ -70,7 +71,7 @@ class TowlineTest {
     for (Job job : jobs.findAll()) {
       JobFile file = files.open(job.ref(), person);
       for (Station station : Station.values()) {
-        Document drawing = parse(towline.draw(file, station, ""));
+        Document drawing = parse(towline.draw(file, station, Looked.at("")));
         for (Element rect : all(drawing, "rect")) {
           assertThat(number(rect, "x")).as(job.ref() + station).isBetween(-1.0, PlanScale.WIDTH);
           assertThat(number(rect, "y")).isBetween(-1.0, PlanScale.HEIGHT);
@@ -90,7 +91,7 @@ class TowlineTest {
     var sheet = file.rig().sheet();
     assertThat(at.x(sheet.si(RigField.OVERALL_LENGTH)) - at.x(0))
         .isCloseTo(at.px(sheet.si(RigField.OVERALL_LENGTH)), within(1e-9));
-    Document drawing = parse(towline.draw(file, Station.RIG, ""));
+    Document drawing = parse(towline.draw(file, Station.RIG, Looked.at("")));
     double bed = sheet.si(RigField.OVERALL_LENGTH) - sheet.si(RigField.DRAWBAR_LENGTH);
     assertThat(all(drawing, "rect"))
         .anySatisfy(
@@ -104,13 +105,13 @@ class TowlineTest {
   @Test
   void everyLampThatIsThereIsDrawnAndLeftOutOnesAreNot() throws Exception {
     JobFile file = files.open("J1006", person);
-    long lenses = lenses(parse(towline.draw(file, Station.RIG, "")));
+    long lenses = lenses(parse(towline.draw(file, Station.RIG, Looked.at(""))));
     assertThat(lenses).isEqualTo(file.rig().lamps().stream().filter(Lamp::counts).count());
     Walker electrician = new Walker(mvc, "electrician");
     String ref = electrician.newJob("Lamp count", "NONE", "1");
-    long before = lenses(parse(towline.draw(files.open(ref, person), Station.RIG, "")));
+    long before = lenses(parse(towline.draw(files.open(ref, person), Station.RIG, Looked.at(""))));
     electrician.post("/jobs/" + ref + "/rig/lamps", Map.of("plate.state", "LEFT_OUT"));
-    assertThat(lenses(parse(towline.draw(files.open(ref, person), Station.RIG, ""))))
+    assertThat(lenses(parse(towline.draw(files.open(ref, person), Station.RIG, Looked.at("")))))
         .isEqualTo(before - 1);
   }
 
@@ -123,13 +124,15 @@ class TowlineTest {
   @Test
   void eachStationPaintsItsOwnLayer() {
     JobFile file = files.open("J1003", person);
-    assertThat(towline.draw(file, Station.RIG, "")).contains("tongue ", "axles ");
-    assertThat(towline.draw(file, Station.HARNESS, "")).contains("BU brake", "nearest its limit");
-    assertThat(towline.draw(file, Station.CAB, "")).contains("breaker 20 A");
-    assertThat(towline.draw(file, Station.BENCH, "")).contains("9 of 9, holds");
-    assertThat(towline.draw(file, Station.BREAKAWAY, "")).contains("chains dashed");
-    assertThat(towline.draw(file, Station.ROAD, "")).contains("last stop: gain 6");
-    assertThat(towline.draw(file, Station.HANDOVER, "")).contains("21 of 21 checks read");
+    assertThat(towline.draw(file, Station.RIG, Looked.at(""))).contains("tongue ", "axles ");
+    assertThat(towline.draw(file, Station.HARNESS, Looked.at("")))
+        .contains("BU brake", "nearest its limit");
+    assertThat(towline.draw(file, Station.CAB, Looked.at(""))).contains("breaker 20 A");
+    assertThat(towline.draw(file, Station.BENCH, Looked.at(""))).contains("9 of 9, holds");
+    assertThat(towline.draw(file, Station.BREAKAWAY, Looked.at(""))).contains("chains dashed");
+    assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
+    assertThat(towline.draw(file, Station.HANDOVER, Looked.at("")))
+        .contains("21 of 21 checks read");
   }
 
   /** One lead on the pin or terminal that each is told to go to; none where words are said. */
@@ -146,7 +149,7 @@ class TowlineTest {
 
   /** Where along the Towline the leads are, to the nearest lead's width, px. */
   private List<Double> probes(JobFile file, String check) throws Exception {
-    return all(parse(towline.draw(file, Station.BENCH, check)), "circle").stream()
+    return all(parse(towline.draw(file, Station.BENCH, Looked.at(check))), "circle").stream()
         .filter(e -> e.getAttribute("class").equals("probe"))
         .map(e -> 20.0 * Math.round(Double.parseDouble(e.getAttribute("cx")) / 20))
         .toList();
@@ -155,8 +158,9 @@ class TowlineTest {
   @Test
   void thePartOfTheOpenCardIsMarked() {
     JobFile file = files.open("J1001", person);
-    assertThat(towline.draw(file, Station.RIG, "axles")).containsOnlyOnce("towpart marked");
-    assertThat(towline.draw(file, Station.RIG, "")).doesNotContain("marked");
+    assertThat(towline.draw(file, Station.RIG, Looked.at("axles")))
+        .containsOnlyOnce("towpart marked");
+    assertThat(towline.draw(file, Station.RIG, Looked.at(""))).doesNotContain("marked");
   }
 
   @Test
@@ -175,8 +179,8 @@ class TowlineTest {
     String evil = "<script>alert(1)</script> & \"quoted\"";
     String ref = electrician.newJob(evil, "ELECTRIC", "1");
     JobFile file = files.open(ref, person);
-    assertThat(towline.draw(file, Station.RIG, "")).doesNotContain("<script>");
-    parse(towline.draw(file, Station.RIG, ""));
+    assertThat(towline.draw(file, Station.RIG, Looked.at(""))).doesNotContain("<script>");
+    parse(towline.draw(file, Station.RIG, Looked.at("")));
     for (Station station : Station.values()) {
       assertThat(electrician.answer("/jobs/" + ref + "/" + station.path()).getContentAsString())
           .doesNotContain("<script>alert");
