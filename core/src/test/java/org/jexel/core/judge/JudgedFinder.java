@@ -1,0 +1,223 @@
+package org.jexel.core.judge;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.jexel.core.bench.Stand;
+import org.jexel.core.check.Check;
+import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Hypothesis;
+import org.jexel.core.diagnosis.Predictions;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Fault;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.Rig;
+
+/**
+ * The finder against faults that nobody told it of: {@code ./bench judged [rigs] [seed] [tell]}.
+ *
+ * <p>A fault counts if it moves at least one check of the rig out of its band, by the judge's own
+ * network. Right: a hypothesis that names the touched part, or the nodes that touch, leads or
+ * stands in the group of what no check tells from the leader. Sure and wrong: the page says sure,
+ * and it is not that.
+ */
+public final class JudgedFinder {
+  private static final int MOST_CHECKS = 8;
+  private static final int[] STEPS = {0, 30, 50, 70, 80, 90, 95, 99, 101};
+
+  private int[] said = new int[STEPS.length];
+  private int[] right = new int[STEPS.length];
+
+  private JudgedFinder() {}
+
+  /** How the searches of one kind ended. */
+  private static final class Tally {
+    int all;
+    int right;
+    int sureAndWrong;
+    int unknown;
+    double minutes;
+    final List<Integer> checks = new ArrayList<>();
+  }
+
+  public static void main(String[] args) {
+    int rigs = args.length > 0 ? Integer.parseInt(args[0]) : 200;
+    long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
+    new JudgedFinder().run(rigs, new Random(seed), args.length > 2);
+  }
+
+  private void run(int rigs, Random dice, boolean tell) {
+    Map<Mischief.Kind, Tally> kinds = new EnumMap<>(Mischief.Kind.class);
+    Tally total = new Tally();
+    while (total.all < rigs) {
+      Rig rig = Stand.randomRig(dice);
+      Harness harness = Stand.harness(rig);
+      Netlist whole = Yard.whole(rig, harness);
+      Mischief mischief = Mischief.draw(whole, dice);
+      Yard yard = new Yard(rig, harness, mischief.edit(), dice.nextLong());
+      List<Check> checks = Stand.checks(rig, harness);
+      if (!moves(yard, checks)) {
+        continue;
+      }
+      Tally own = kinds.computeIfAbsent(mischief.kind(), k -> new Tally());
+      search(Predictions.of(rig, harness, checks), yard, whole, mischief, dice, tell, own, total);
+    }
+    kinds.forEach((kind, tally) -> row(kind.label, tally));
+    row("all", total);
+    reliability();
+    healthy(rigs / 5, dice);
+  }
+
+  private static boolean moves(Yard yard, List<Check> checks) {
+    return checks.stream()
+        .filter(Check::proves)
+        .anyMatch(
+            check -> {
+              double value = yard.truth(check);
+              return check.measure().words().isEmpty()
+                  ? value < check.band().low() || value > check.band().high()
+                  : Math.round(value) != Math.round(check.band().expected());
+            });
+  }
+
+  private void search(
+      Predictions predictions,
+      Yard yard,
+      Netlist whole,
+      Mischief mischief,
+      Random noise,
+      boolean tell,
+      Tally... tallies) {
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    Diagnosis now = Diagnosis.of(predictions, seen);
+    double minutes = 0;
+    int taken = 0;
+    while (taken < MOST_CHECKS) {
+      Optional<Diagnosis.Next> next = now.next();
+      if (next.isEmpty() || !seen.isEmpty() && sure(now)) {
+        break;
+      }
+      minutes += next.get().minutes();
+      next.get().checks().forEach(c -> seen.add(new Diagnosis.Seen(c.id(), yard.read(c, noise))));
+      taken++;
+      now = Diagnosis.of(predictions, seen);
+    }
+    boolean good = now.fits() && names(now.groups().get(0), mischief, whole);
+    boolean wrong = sure(now) && !good;
+    count(now, good);
+    for (Tally tally : tallies) {
+      tally.all++;
+      tally.right += good ? 1 : 0;
+      tally.sureAndWrong += wrong ? 1 : 0;
+      tally.unknown += now.fits() ? 0 : 1;
+      tally.minutes += minutes;
+      tally.checks.add(taken);
+    }
+    if (tell && !good) {
+      System.out.printf(
+          Locale.ROOT,
+          "  %s%s -> %s%n",
+          wrong ? "SURE AND WRONG " : "",
+          mischief.told(),
+          now.groups().stream()
+                  .limit(3)
+                  .map(
+                      g ->
+                          g.leading().words(UnitSystem.METRIC)
+                              + " "
+                              + Math.round(100 * g.present()))
+                  .toList()
+              + (now.fits() ? "" : " does not fit"));
+    }
+  }
+
+  private static boolean sure(Diagnosis now) {
+    return now.fits() && now.groups().get(0).sure();
+  }
+
+  private static boolean names(Diagnosis.Group group, Mischief mischief, Netlist whole) {
+    return group.hypotheses().stream()
+        .map(Hypothesis::faults)
+        .anyMatch(faults -> faults.stream().anyMatch(fault -> touches(fault, mischief, whole)));
+  }
+
+  /** One stretch of one conductor, from one branching to the next, is one place. */
+  private static boolean touches(Fault fault, Mischief mischief, Netlist whole) {
+    if (mischief.nodes().isEmpty()) {
+      return mischief.parts().stream()
+          .map(whole::stretch)
+          .anyMatch(way -> way.contains(fault.part()) || way.contains(fault.other()));
+    }
+    return mischief.nodes().stream().anyMatch(node -> whole.along(node).contains(fault.part()))
+        && (fault.kind() == Fault.Kind.SHORT
+            || mischief.nodes().stream()
+                .anyMatch(node -> whole.along(node).contains(fault.other())));
+  }
+
+  private void count(Diagnosis now, boolean good) {
+    double percent = 100 * now.groups().get(0).present();
+    int step = 0;
+    while (percent >= STEPS[step + 1]) {
+      step++;
+    }
+    said[step]++;
+    right[step] += good ? 1 : 0;
+  }
+
+  private static void row(String what, Tally tally) {
+    List<Integer> checks = tally.checks.stream().sorted().toList();
+    System.out.printf(
+        Locale.ROOT,
+        "%-22s %4d  right %5.1f %%  sure and wrong %5.1f %%  don't know %5.1f %%  median %d checks, %.1f min%n",
+        what,
+        tally.all,
+        100.0 * tally.right / tally.all,
+        100.0 * tally.sureAndWrong / tally.all,
+        100.0 * tally.unknown / tally.all,
+        checks.get(checks.size() / 2),
+        tally.minutes / tally.all);
+  }
+
+  private void reliability() {
+    for (int i = 0; i + 1 < STEPS.length; i++) {
+      if (said[i] > 0) {
+        System.out.printf(
+            Locale.ROOT,
+            "said %3d to %3d %%: %4d answers, right %5.1f %%%n",
+            STEPS[i],
+            Math.min(100, STEPS[i + 1]),
+            said[i],
+            100.0 * right[i] / said[i]);
+      }
+    }
+  }
+
+  private void healthy(int rigs, Random dice) {
+    int called = 0;
+    int faulty = 0;
+    for (int i = 0; i < rigs; i++) {
+      Rig rig = Stand.randomRig(dice);
+      Harness harness = Stand.harness(rig);
+      List<Check> checks = Stand.checks(rig, harness);
+      Yard yard = new Yard(rig, harness, net -> net, dice.nextLong());
+      List<Diagnosis.Seen> seen = new ArrayList<>();
+      checks.stream()
+          .filter(Check::proves)
+          .forEach(c -> seen.add(new Diagnosis.Seen(c.id(), yard.read(c, dice))));
+      Diagnosis now = Diagnosis.of(Predictions.of(rig, harness, checks), seen);
+      boolean sound = now.groups().get(0).leading().healthy();
+      called += sound && sure(now) ? 1 : 0;
+      faulty += !sound && sure(now) ? 1 : 0;
+    }
+    System.out.printf(
+        Locale.ROOT,
+        "healthy, proof read, %d rigs: called healthy %.1f %%, called faulty %.1f %%%n",
+        rigs,
+        100.0 * called / rigs,
+        100.0 * faulty / rigs);
+  }
+}

@@ -1,0 +1,186 @@
+package org.jexel.core.judge;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.SplittableRandom;
+import java.util.function.UnaryOperator;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.Probing;
+import org.jexel.core.check.Setup;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.Filament;
+import org.jexel.core.network.Led;
+import org.jexel.core.network.Network;
+import org.jexel.core.network.Ngspice;
+import org.jexel.core.network.Spice;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.rig.Rig;
+
+/**
+ * A rig in the yard, and a person with a meter: its netlists are solved by ngspice, its parts lie
+ * within tolerances by rules of its own, its meter has noise and digits of its own. Of Jexel it
+ * takes the healthy netlist and where the leads of a check go.
+ */
+final class Yard {
+  private static final double PROBE_AMPS = 1e-3;
+  private static final double LIVE_VOLTS = 0.05;
+  private static final double PULLS_AMPS = 0.8;
+
+  private final Rig rig;
+  private final Harness harness;
+  private final UnaryOperator<Netlist> mischief;
+  private final long seed;
+  private final Map<Setup, Netlist> decks = new HashMap<>();
+  private final Map<Setup, Ngspice> solved = new HashMap<>();
+  private final Map<Setup, Network> networks = new HashMap<>();
+
+  Yard(Rig rig, Harness harness, UnaryOperator<Netlist> mischief, long seed) {
+    this.rig = rig;
+    this.harness = harness;
+    this.mischief = mischief;
+    this.seed = seed;
+  }
+
+  /** The whole rig as it is drawn, plugged in, for an editor to choose from. */
+  static Netlist whole(Rig rig, Harness harness) {
+    return netlist(Setup.rig(StateWord.LEVER).network(rig, harness).network());
+  }
+
+  private static Netlist netlist(Network network) {
+    return Netlist.of(
+        Spice.of(network.solve(), "yard").deck().replaceAll("(?m)^\\.save @.*\n", ""));
+  }
+
+  private Netlist deck(Setup setup) {
+    return decks.computeIfAbsent(
+        setup,
+        s -> {
+          Network network = s.network(rig, harness).network();
+          networks.put(s, network);
+          return mischief.apply(lying(netlist(network)));
+        });
+  }
+
+  /** Every part somewhere within its tolerance, in the same place in every netlist. */
+  private Netlist lying(Netlist whole) {
+    Netlist lying = whole;
+    for (String name : whole.names('r')) {
+      double z = z(name);
+      if (name.startsWith("wire_")) {
+        lying = lying.ohms(name, ohms -> ohms * (1 + 0.015 * z));
+      } else if (name.startsWith("magnet_")) {
+        lying = lying.ohms(name, ohms -> ohms * (1 + 0.05 * z));
+      } else if (name.matches("(pin|joint|screw|fuse|switch)_.*")) {
+        lying = lying.ohms(name, ohms -> ohms * (z > 0 ? 1 + 1.5 * z : 1 + 0.3 * z));
+      }
+    }
+    for (String name : whole.names('b')) {
+      if (!name.equals("controller")) {
+        lying = lying.draws(name, 1 + 0.075 * z(name));
+      }
+    }
+    return lying;
+  }
+
+  private double z(String name) {
+    return Math.max(
+        -2, Math.min(2, new SplittableRandom(seed * 7919 + name.hashCode()).nextGaussian()));
+  }
+
+  private Ngspice solve(Setup setup) {
+    return solved.computeIfAbsent(setup, s -> Ngspice.run(deck(s).text()));
+  }
+
+  /** Without noise: SI, or the place of the word. */
+  double truth(Check check) {
+    Probing at = check.probing();
+    Setup setup = at.setup();
+    return switch (check.measure()) {
+      case VOLTS -> volts(setup, at.red(), at.black());
+      case AMPS -> Math.abs(amps(setup, at.red()));
+      case OHMS -> at.black().isEmpty() ? ohmsOf(setup, at.red()) : ohms(setup, at);
+      case GLOW -> eye(light(setup, at.red()));
+      case TURNING, HUMMING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
+      default -> throw new IllegalStateException(check.measure().name());
+    };
+  }
+
+  private double volts(Setup setup, String red, String black) {
+    return solve(setup).volts(red) - solve(setup).volts(black);
+  }
+
+  private double amps(Setup setup, String part) {
+    Netlist deck = deck(setup);
+    if (deck.card('r', part).isPresent()) {
+      String[] card = deck.card('r', part).get();
+      return volts(setup, card[1], card[2]) / Double.parseDouble(card[3]);
+    }
+    if (deck.card('v', part + "_sense").isPresent()) {
+      return solve(setup).amps("v_" + part + "_sense");
+    }
+    return deck.card('v', part).isPresent() ? solve(setup).amps("v_" + part) : 0;
+  }
+
+  private double ohmsOf(Setup setup, String part) {
+    return deck(setup)
+        .card('r', part)
+        .map(card -> Math.min(NoFigure.OPEN.si(), Double.parseDouble(card[3])))
+        .orElse(NoFigure.OPEN.si());
+  }
+
+  private double ohms(Setup setup, Probing at) {
+    Setup unplugged = Setup.rig(StateWord.UNPLUGGED);
+    Netlist still = deck(unplugged);
+    if (still.hasNode(at.red())
+        && still.hasNode(at.black())
+        && Math.abs(volts(unplugged, at.red(), at.black())) > LIVE_VOLTS) {
+      return NoFigure.LIVE.si();
+    }
+    Ngspice probed = Ngspice.run(deck(setup).current(at.red(), at.black(), PROBE_AMPS).text());
+    double ohms = (probed.volts(at.red()) - probed.volts(at.black())) / PROBE_AMPS;
+    return Math.min(NoFigure.OPEN.si(), Math.max(0, ohms));
+  }
+
+  /** Light of a lamp, from the volts across it and the laws of the trade. */
+  private double light(Setup setup, String lamp) {
+    String[] card = deck(setup).card('b', lamp).orElse(null);
+    if (card == null || card[3].startsWith("i=1.00000000000e-09")) {
+      return 0;
+    }
+    double volts = volts(setup, card[1], card[2]);
+    Element law = networks.get(setup).element(lamp);
+    if (law instanceof Filament f) {
+      return Math.pow(Math.abs(volts) / f.volts(), 3.4);
+    } else if (law instanceof Led) {
+      double u = Math.max(0, Math.min(1, (volts - 7) / 3.5));
+      return u * u * (3 - 2 * u);
+    }
+    return 0;
+  }
+
+  private static double eye(double light) {
+    return light < 0.004 ? 0 : light < 0.10 ? 1 : light < 0.65 ? 2 : 3;
+  }
+
+  /** What a person with a workshop meter says. */
+  double read(Check check, Random noise) {
+    double value = truth(check);
+    List<String> words = check.measure().words();
+    if (!words.isEmpty()) {
+      double said = noise.nextInt(100) == 0 ? value + (noise.nextBoolean() ? 1 : -1) : value;
+      return Math.max(0, Math.min(words.size() - 1, said));
+    }
+    if (NoFigure.of(check.measure(), value).isPresent()) {
+      return value;
+    }
+    double digit = check.measure() == Measure.OHMS ? (value > 1000 ? 10 : 0.1) : 0.01;
+    double error = 0.0025 * Math.abs(value) + digit;
+    double shown = Math.round((value + error * noise.nextGaussian()) / digit) * digit;
+    return check.measure() == Measure.OHMS ? Math.max(0, shown) : shown;
+  }
+}
