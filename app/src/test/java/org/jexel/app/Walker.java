@@ -40,7 +40,12 @@ public final class Walker {
     if (response.getStatus() != 200) {
       throw new AssertionError(path + " answered " + response.getStatus());
     }
-    return HtmlUtils.htmlUnescape(response.getContentAsString());
+    return HtmlUtils.htmlUnescape(oneLine(response.getContentAsString()));
+  }
+
+  /** As a browser reads it: how a template breaks its lines means nothing. */
+  public static String oneLine(String html) {
+    return html.replaceAll("\\s+", " ").replaceAll(" ?(/?>)", "$1");
   }
 
   /** Every page and paper of a job. */

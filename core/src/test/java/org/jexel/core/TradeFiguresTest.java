@@ -155,7 +155,7 @@ class TradeFiguresTest {
   }
 
   private static boolean sure(Hypothesis of, double present) {
-    return new Diagnosis.Group(List.of(of), present, present, List.of(), List.of()).sure();
+    return new Diagnosis.Group(List.of(of), present, present, List.of(), List.of(), true).sure();
   }
 
   /** Of 1 000 kg: inside 10 to 15 % holds, under half of the least fails. */

@@ -70,9 +70,10 @@ class DiagnosisApi {
 
   /**
    * @param known false when nothing known explains every reading
+   * @param unlisted probability of something that is on no list
    * @param next null when no check would tell more
    */
-  record Answer(boolean known, List<Suspect> suspects, @Nullable NextCheck next) {}
+  record Answer(boolean known, double unlisted, List<Suspect> suspects, @Nullable NextCheck next) {}
 
   @Operation(summary = "Every check of this rig with what a sound one would read, SI units")
   @GetMapping("/api/jobs/{ref}/checks")
@@ -116,6 +117,7 @@ class DiagnosisApi {
     Diagnosis diagnosis = file.work().bench().diagnosis(seen);
     return new Answer(
         diagnosis.fits(),
+        diagnosis.unlisted(),
         diagnosis.groups().stream()
             .map(
                 g ->

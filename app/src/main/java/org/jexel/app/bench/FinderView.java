@@ -92,13 +92,21 @@ public record FinderView(
     };
   }
 
+  /** Nothing is found, and the proof is not read: no reason to call it sound. */
+  public boolean unearned() {
+    return round == null
+        && !diagnosis.groups().isEmpty()
+        && diagnosis.groups().get(0).leading().healthy()
+        && !diagnosis.groups().get(0).earned();
+  }
+
   /** The suspect to mend; null while none is sure. */
   public Diagnosis.@Nullable Group sure() {
     if (!diagnosis.fits() || diagnosis.groups().isEmpty()) {
       return null;
     }
     Diagnosis.Group leading = diagnosis.groups().get(0);
-    boolean allRead = round == null && leading.leading().healthy();
+    boolean allRead = round == null && leading.leading().healthy() && leading.earned();
     return leading.sure() || allRead ? leading : null;
   }
 

@@ -23,7 +23,7 @@ final class Company {
   private static final int LEADERS = 16;
 
   /** Pairs that are kept. */
-  private static final int KEPT = 500;
+  private static final int KEPT = 1500;
 
   /** Pairs near the top that are solved in one round. */
   private static final int SOLVED = 24;

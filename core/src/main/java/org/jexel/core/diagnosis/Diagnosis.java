@@ -12,14 +12,15 @@ import org.jexel.core.quantity.UnitSystem;
  * can separate stand as one group.
  *
  * @param groups most probable first; probabilities sum to at most 1
- * @param fits whether the leading one explains every reading; if not, the honest answer is that
- *     nothing known does
+ * @param fits whether the leading one explains every reading, better than that it is something
+ *     else; if not, the honest answer is that nothing known does
+ * @param unlisted that it is something which is not on the list
  * @param doubtful where nothing fits: single readings without which something would, the one that
  *     frees the most probable explanation first; of two that contradict each other, both
  * @param next the check to take now; empty when none would tell more
  */
 public record Diagnosis(
-    List<Group> groups, boolean fits, List<Check> doubtful, Optional<Next> next) {
+    List<Group> groups, boolean fits, double unlisted, List<Check> doubtful, Optional<Next> next) {
   private static final double SURE = 0.9;
 
   /** Soundness is the greater claim: a fault is seen, its absence never is. */
@@ -39,13 +40,15 @@ public record Diagnosis(
    * @param present how sure it is that what leads it is there, alone or with something else
    * @param explains titles of the readings that it explains and a healthy rig does not
    * @param against titles of the readings that speak against it
+   * @param earned whether soundness may be said: every check that would show a fault was taken
    */
   public record Group(
       List<Hypothesis> hypotheses,
       double probability,
       double present,
       List<String> explains,
-      List<String> against) {
+      List<String> against,
+      boolean earned) {
     public Hypothesis leading() {
       return hypotheses.get(0);
     }
@@ -62,7 +65,7 @@ public record Diagnosis(
 
     /** Sure enough to pick up a tool. */
     public boolean sure() {
-      return present > (leading().healthy() ? SOUND : SURE);
+      return leading().healthy() ? earned && present > SOUND : present > SURE;
     }
   }
 

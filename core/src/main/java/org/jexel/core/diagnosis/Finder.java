@@ -29,13 +29,20 @@ final class Finder {
 
   private static final int WORDS_A_SLIP = 20;
 
+  /** So many rigs in a hundred have something that is on no list. */
+  private static final double UNLISTED = 0.02;
+
   /** Groups that are told; whatever cannot be told from the leading one joins it all the same. */
   private static final int TOLD = 300;
 
   private final Predictions predictions;
   private final Map<Integer, Double> seen = new LinkedHashMap<>();
   private final boolean alone;
+  private final boolean proved;
   private String standing = "";
+
+  /** That it is something which is not on the list. */
+  private double unlisted;
 
   /** Most probable first, and the probability of each. */
   private final List<Row> rows = new ArrayList<>();
@@ -53,6 +60,10 @@ final class Finder {
         standing = check.place();
       }
     }
+    this.proved =
+        predictions.checks().stream()
+            .filter(Check::proves)
+            .allMatch(check -> seen.containsKey(predictions.place(check.id())));
   }
 
   Diagnosis find() {
@@ -66,9 +77,10 @@ final class Finder {
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     NextCheck next =
         new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone);
-    boolean fits = explains(rows.get(0));
-    List<Check> doubtful = fits ? List.of() : doubtful(all);
-    return new Diagnosis(told, fits, doubtful, next.choose(leaders));
+    boolean explained = explains(rows.get(0));
+    boolean fits = explained && unlisted < told.get(0).present();
+    List<Check> doubtful = explained ? List.of() : doubtful(all);
+    return new Diagnosis(told, fits, unlisted, doubtful, next.choose(leaders));
   }
 
   /** Readings each of which is the only one that some hypothesis leaves unexplained. */
@@ -115,21 +127,36 @@ final class Finder {
       }
       most = Math.max(most, log[h]);
     }
-    double sum = 0;
+    double listed = 0;
     for (int h = 0; h < log.length; h++) {
       log[h] = Math.exp(log[h] - most);
-      sum += log[h];
+      listed += log[h];
     }
+    double other = Math.exp(somethingElse(all) - most);
+    unlisted = Double.isInfinite(other) ? 1 : other / (listed + other);
     List<Integer> order = new ArrayList<>();
     for (int h = 0; h < log.length; h++) {
-      log[h] /= sum;
-      if (log[h] > WORTH) {
+      log[h] *= (1 - unlisted) / listed;
+      if (log[h] > WORTH * (1 - unlisted)) {
         order.add(h);
       }
     }
     order.sort(Comparator.comparingDouble((Integer h) -> -log[h]));
     shares = order.stream().mapToDouble(h -> log[h]).toArray();
     order.forEach(h -> rows.add(all.get(h)));
+  }
+
+  /** Logarithm of the weight of a fault that nobody has listed, by what has been read. */
+  private double somethingElse(List<Row> all) {
+    Row healthy = all.get(0);
+    double weights =
+        predictions.singles().stream().mapToDouble(row -> row.hypothesis().weight()).sum();
+    double log = Math.log(UNLISTED * weights);
+    for (int place : seen.keySet()) {
+      Check check = predictions.checks().get(place);
+      log += Likelihood.logOfAnything(check, log(healthy, place));
+    }
+    return log;
   }
 
   /** Every figure within reach, and no more slips of the eye than one and one in twenty. */
@@ -206,7 +233,8 @@ final class Finder {
         share(group),
         present(group),
         titles(p -> off(first, p) < AGAINST && off(healthy, p) >= AGAINST),
-        titles(p -> off(first, p) >= AGAINST));
+        titles(p -> off(first, p) >= AGAINST),
+        proved);
   }
 
   /** How sure it is that what the group's hypotheses share is there, with company or without. */

@@ -2,6 +2,7 @@ package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
@@ -80,8 +81,17 @@ public record Hypothesis(List<KnownFault> known, double weight) {
         .anyMatch(
             fault ->
                 switch (fault.fault().kind()) {
-                  case OHMS, DRAWS, SHORT, BRIDGE, FLAT, PULLED, SIGNAL -> true;
+                  case OHMS, DRAWS, SHORT, BRIDGE, FLAT, LOW, PULLED, SIGNAL -> true;
                   default -> false;
                 });
+  }
+
+  /** What a battery is down to, where that alone is the matter, V. */
+  OptionalDouble flatVolts() {
+    boolean battery =
+        known.size() == 1
+            && (known.get(0).fault().kind() == Fault.Kind.FLAT
+                || known.get(0).fault().kind() == Fault.Kind.LOW);
+    return battery ? OptionalDouble.of(known.get(0).fault().amount()) : OptionalDouble.empty();
   }
 }

@@ -26,6 +26,9 @@ final class Likelihood {
 
   private static final double FAR_WORD = 6;
 
+  /** A fault that nobody has listed shows in so many of the checks that are taken to find it. */
+  private static final double TOUCHED = 0.4;
+
   private Likelihood() {}
 
   /** Logarithm of the density of a number, or of the probability of a word. */
@@ -36,6 +39,18 @@ final class Likelihood {
     double z = (seen - mean) / deviation;
     double normal = Math.exp(-z * z / 2) / (deviation * Math.sqrt(2 * Math.PI));
     return Math.log((1 - SLIP) * normal + SLIP / range(check.measure()));
+  }
+
+  /**
+   * Logarithm of what a fault that nobody has listed makes of a reading: nothing, mostly; else
+   * anything.
+   *
+   * @param sound logarithm of the same on the healthy rig
+   */
+  static double logOfAnything(Check check, double sound) {
+    int words = check.measure().words().size();
+    double anything = words > 0 ? 1.0 / words : 1 / range(check.measure());
+    return Math.log((1 - TOUCHED) * Math.exp(sound) + TOUCHED * anything);
   }
 
   /**

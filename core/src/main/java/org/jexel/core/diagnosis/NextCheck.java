@@ -62,25 +62,31 @@ final class NextCheck {
   Optional<Diagnosis.Next> choose(List<Row> leaders) {
     Diagnosis.Next best = null;
     for (List<Integer> round : rounds()) {
-      Check first = checks.get(round.get(0));
+      if (seen.isEmpty() && checks.get(round.get(0)).group() == Check.Group.SUPPLY) {
+        // One minute settles it, and every other expected value starts from this one.
+        return Optional.of(next(round, gain(round), leaders));
+      }
+    }
+    for (List<Integer> round : rounds()) {
       double gain = gain(round);
-      double effort = alone ? Alone.minutes(first) : first.minutes();
-      double minutes = effort + (first.place().equals(standing) ? 0 : MOVING);
-      if (gain > LEAST_GAIN && (best == null || worth(gain, minutes) > worth(best))) {
-        best =
-            new Diagnosis.Next(
-                round.stream().map(checks::get).toList(), gain, minutes, between(round, leaders));
+      Diagnosis.Next next = next(round, gain, leaders);
+      if (gain > LEAST_GAIN && (best == null || worth(next) > worth(best))) {
+        best = next;
       }
     }
     return Optional.ofNullable(best);
   }
 
-  private static double worth(double gain, double minutes) {
-    return gain / (minutes + ATTENTION);
+  private Diagnosis.Next next(List<Integer> round, double gain, List<Row> leaders) {
+    Check first = checks.get(round.get(0));
+    double effort = alone ? Alone.minutes(first) : first.minutes();
+    double minutes = effort + (first.place().equals(standing) ? 0 : MOVING);
+    return new Diagnosis.Next(
+        round.stream().map(checks::get).toList(), gain, minutes, between(round, leaders));
   }
 
   private static double worth(Diagnosis.Next next) {
-    return worth(next.gain(), next.minutes());
+    return next.gain() / (next.minutes() + ATTENTION);
   }
 
   /** What can still be taken: places of the checks of each round. */

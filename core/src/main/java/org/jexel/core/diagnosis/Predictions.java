@@ -38,7 +38,10 @@ import org.jexel.core.rig.Rig;
  */
 public final class Predictions {
   /** Logarithm of the factor by which a graded fault may be slighter or worse. */
-  private static final double GRADED = 0.7;
+  private static final double GRADED = 0.8;
+
+  /** A flat battery may give so much more or less than a step of its scale, V. */
+  private static final double HALF_A_STEP = 0.5;
 
   /** Readings of a sound rig that count as none. */
   private static final double SMALL = 0.3;
@@ -148,7 +151,10 @@ public final class Predictions {
     }
     // Of a divider V = V₀·R/(R + r) a factor in r moves V by (V₀ − V)·V/V₀: most in the middle.
     double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
-    double graded = hypothesis.graded() ? GRADED * (mean - healthy) * partly : 0;
+    double graded =
+        hypothesis.flatVolts().isPresent()
+            ? HALF_A_STEP * mean / hypothesis.flatVolts().getAsDouble()
+            : hypothesis.graded() ? GRADED * (mean - healthy) * partly : 0;
     return Math.sqrt(parameters * parameters + meter * meter + graded * graded);
   }
 

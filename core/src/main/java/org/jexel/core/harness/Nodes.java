@@ -105,7 +105,7 @@ public final class Nodes {
   }
 
   /** Element: the joint before a conductor's end, or of a core's. */
-  static String joint(String end) {
+  public static String joint(String end) {
     return "joint_" + end;
   }
 

@@ -38,6 +38,8 @@ public record Fault(Kind kind, String part, String other, double amount) {
     BYPASSED(false, 0),
     /** A battery down to so many volts, behind half an ohm more. */
     FLAT(false, 9),
+    /** A battery that is discharged to so many volts, and sound in itself. */
+    LOW(false, 10.5),
     /** The breakaway pin part-way out: its contact makes through so many ohms. */
     PULLED(false, 1.5),
     /** The controller's stop signal is taken from the constant side: it brakes a little always. */

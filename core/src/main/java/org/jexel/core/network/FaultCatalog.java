@@ -14,11 +14,13 @@ import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Span;
+import org.jexel.core.network.FaultFamily.AlongRun;
 import org.jexel.core.network.FaultFamily.AtJoint;
 import org.jexel.core.network.FaultFamily.AtPin;
 import org.jexel.core.network.FaultFamily.OfConductors;
 import org.jexel.core.network.FaultFamily.OfLamp;
 import org.jexel.core.network.FaultFamily.OfLoad;
+import org.jexel.core.network.FaultFamily.OfNode;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
 import org.jexel.core.rig.Lamp;
@@ -32,11 +34,29 @@ import org.jexel.core.rig.Rig;
  */
 public final class FaultCatalog {
   /**
-   * What a corroded contact loses of the volts at its own greatest current: twice what the drop
-   * limits of lamps and brakes allow (below them it is none), usual, and bad. In ohms that is
-   * little where brakes draw and much where a diode lamp does.
+   * What a corroded contact loses of the volts at its own greatest current: from twice what the
+   * drop limits of lamps and brakes allow (below them it is none) to nearly all, each about four
+   * times the ohms of the one before, so that no severity lies between two. In ohms that is little
+   * where brakes draw and much where a diode lamp does.
    */
-  private static final double[] CORRODED = {0.1, 0.25, 0.5};
+  private static final double[] CORRODED = {0.1, 0.3, 0.63, 0.88};
+
+  /** What a battery may be down to, V. */
+  private static final double[] FLAT_VOLTS = {11.5, 10.6, 9.6, 8.6, 7.4, 6};
+
+  /** How far a breakaway pin is out, Ω. */
+  private static final double[] PULLED_OHMS = {0.1, 0.4, 1.5, 5};
+
+  /** Currents of a magnet against a sound one's. */
+  private static final double[] SHORTED = {1.6, 2.4, 4};
+
+  private static final double[] WEAK = {0.7, 0.4};
+
+  /** A lamp of half the watts, or twice. */
+  private static final double[] WRONG_WATTS = {0.5, 2};
+
+  /** Of bare copper on metal, Ω. */
+  private static final double[] TOUCHING = {0.03, 0.13, 0.5};
 
   private static final List<StateWord> STATES =
       List.of(
@@ -77,12 +97,15 @@ public final class FaultCatalog {
     catalog.contacts();
     catalog.weight = 3;
     catalog.joints();
+    catalog.screws();
+    catalog.runs();
     catalog.weight = 4;
     catalog.loads();
     catalog.weight = 1.5;
     catalog.conductors();
     catalog.weight = 2;
     catalog.supply();
+    catalog.vehicle();
     return List.copyOf(catalog.faults);
   }
 
@@ -93,6 +116,13 @@ public final class FaultCatalog {
 
   private void add(Fault fault, Trouble trouble) {
     add(fault, FaultFamily.of(trouble), OptionalDouble.empty(), weight);
+  }
+
+  /** One place is one fault, however bad: its severities share its weight. */
+  private void graded(Fault.Kind kind, String part, double[] amounts, FaultFamily family) {
+    for (double amount : amounts) {
+      add(Fault.of(kind, part, amount), family, OptionalDouble.empty(), weight / amounts.length);
+    }
   }
 
   private void add(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
@@ -158,6 +188,87 @@ public final class FaultCatalog {
     }
   }
 
+  /** Lamps that return through their own screws, and the box's own. */
+  private void screws() {
+    Set<String> ofLamps =
+        harness.loads().stream()
+            .flatMap(load -> load.spot().lamp().stream())
+            .map(lamp -> Nodes.screw(lamp.node()))
+            .collect(Collectors.toSet());
+    for (Joint joint : harness.joints()) {
+      if (joint.kind() == Joint.Kind.SCREW) {
+        corroded(
+            joint.name(),
+            PinFunction.EARTH,
+            new FaultFamily(Trouble.POOR_SCREW, new AtJoint(joint)));
+        if (!ofLamps.contains(joint.name())) {
+          add(Fault.of(Fault.Kind.OPEN, joint.name()), Trouble.RUN_BROKEN, new AtJoint(joint));
+        }
+      }
+    }
+  }
+
+  /** Each run with the joint that it begins at: off or broken, or chafed to the frame. */
+  private void runs() {
+    Set<String> told =
+        harness.loads().stream().map(load -> Nodes.joint(load.back())).collect(Collectors.toSet());
+    for (Joint joint : harness.joints()) {
+      boolean made = joint.kind() == Joint.Kind.SPLICE || joint.kind() == Joint.Kind.RING;
+      if (made && joint.duty() != Duty.CORD && !told.contains(joint.name())) {
+        add(Fault.of(Fault.Kind.OPEN, joint.name()), Trouble.RUN_BROKEN, new AtJoint(joint));
+      }
+    }
+    weight = 1;
+    for (Span span : harness.spans()) {
+      boolean trailer = span.duty() != Duty.VEHICLE && span.duty() != Duty.CORD;
+      if (trailer && span.function() != PinFunction.EARTH) {
+        graded(
+            Fault.Kind.SHORT,
+            span.to(),
+            TOUCHING,
+            new FaultFamily(Trouble.RUN_CHAFED, new AlongRun(span)));
+      }
+      if (span.duty() == Duty.BREAKAWAY) {
+        add(
+            Fault.of(Fault.Kind.OPEN, Nodes.wire(span.to())),
+            Trouble.RUN_BROKEN,
+            new AlongRun(span));
+      }
+    }
+  }
+
+  /** Discharged and sound in itself, or worn as well. */
+  private void flat(String battery, Trouble discharged, Trouble worn) {
+    graded(Fault.Kind.LOW, battery, FLAT_VOLTS, FaultFamily.of(discharged));
+    graded(Fault.Kind.FLAT, battery, FLAT_VOLTS, FaultFamily.of(worn));
+  }
+
+  /** Feeds from the battery to the socket, and the battery's own posts. */
+  private void vehicle() {
+    for (PinFunction function : PinFunction.values()) {
+      if (function != PinFunction.EARTH && harness.has(function)) {
+        corroded(
+            Nodes.wire(Nodes.socket(function)),
+            function,
+            new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, OfConductors.of(function)));
+      }
+    }
+    if (harness.has(PinFunction.BRAKE)) {
+      // The controller lies between two runs of one feed.
+      FaultFamily poor =
+          new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, new OfNode(Harness.CONTROLLER_IN));
+      corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, poor);
+      for (String end : List.of(Harness.CONTROLLER_IN, Nodes.socket(PinFunction.BRAKE))) {
+        add(
+            Fault.of(Fault.Kind.OPEN, Nodes.wire(end)),
+            Trouble.FEED_BROKEN_IN_VEHICLE,
+            new OfNode(end));
+      }
+    }
+    corroded(RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
+    add(Fault.of(Fault.Kind.OHMS, RigNetwork.SUPPLY, 1e9), Trouble.POOR_BATTERY_POST);
+  }
+
   /**
    * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I. One place is one
    * fault, however bad: its severities share its weight.
@@ -198,12 +309,21 @@ public final class FaultCatalog {
                 Trouble.WRONG_WAY_ROUND,
                 OfLamp.of(load));
           }
+          graded(
+              Fault.Kind.DRAWS,
+              load.name(),
+              WRONG_WATTS,
+              new FaultFamily(Trouble.WRONG_LAMP, OfLamp.of(load)));
         }
         case MAGNET -> {
           Place magnet = OfLoad.of(load);
           add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.OPEN, magnet);
-          add(Fault.of(Fault.Kind.DRAWS, load.name(), 3), Trouble.SHORTED_TURNS, magnet);
-          add(Fault.of(Fault.Kind.DRAWS, load.name(), 0.6), Trouble.WEAK, magnet);
+          graded(
+              Fault.Kind.DRAWS,
+              load.name(),
+              SHORTED,
+              new FaultFamily(Trouble.SHORTED_TURNS, magnet));
+          graded(Fault.Kind.DRAWS, load.name(), WEAK, new FaultFamily(Trouble.WEAK, magnet));
         }
         case ACTUATOR ->
             add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.OPEN_INPUT, OfLoad.of(load));
@@ -224,7 +344,7 @@ public final class FaultCatalog {
       if (core != PinFunction.EARTH) {
         Place one = OfConductors.of(core);
         add(Fault.of(Fault.Kind.OPEN, Nodes.core(core)), Trouble.BROKEN_IN_CORD, one);
-        add(Fault.of(Fault.Kind.SHORT, Nodes.box(core)), Trouble.CHAFED, one);
+        graded(Fault.Kind.SHORT, Nodes.box(core), TOUCHING, new FaultFamily(Trouble.CHAFED, one));
       }
     }
     for (int i = 0; i < cores.size(); i++) {
@@ -241,6 +361,10 @@ public final class FaultCatalog {
               Fault.between(Fault.Kind.BRIDGE, Nodes.box(one), Nodes.box(two)),
               Trouble.TOUCH,
               both);
+          add(
+              Fault.between(Fault.Kind.BRIDGE, Nodes.socket(one), Nodes.socket(two)),
+              Trouble.TOUCH_AT_SOCKET,
+              both);
         }
       }
     }
@@ -255,10 +379,13 @@ public final class FaultCatalog {
     }
     add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), Trouble.CONTROLLER_DEAD);
     add(Fault.of(Fault.Kind.SIGNAL, ""), Trouble.SIGNAL_CONSTANT);
-    add(Fault.of(Fault.Kind.PULLED, ""), Trouble.PIN_PART_WAY_OUT);
+    graded(Fault.Kind.PULLED, "", PULLED_OHMS, FaultFamily.of(Trouble.PIN_PART_WAY_OUT));
     add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
     add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);
-    add(Fault.of(Fault.Kind.FLAT, RigNetwork.BREAKAWAY_BATTERY), Trouble.BREAKAWAY_BATTERY_FLAT);
-    add(Fault.of(Fault.Kind.FLAT, RigNetwork.SUPPLY), Trouble.VEHICLE_BATTERY_FLAT);
+    flat(
+        RigNetwork.BREAKAWAY_BATTERY,
+        Trouble.BREAKAWAY_BATTERY_FLAT,
+        Trouble.BREAKAWAY_BATTERY_WORN);
+    flat(RigNetwork.SUPPLY, Trouble.VEHICLE_BATTERY_FLAT, Trouble.VEHICLE_BATTERY_WORN);
   }
 }

@@ -54,12 +54,8 @@ final class FaultEdit {
         TwoPole pole = twoPole(fault.part());
         put(new Resistor(pole.name(), pole.a(), pole.b(), Contacts.CRIMP_OHMS));
       }
-      case FLAT -> {
-        if (!(part(fault.part()) instanceof Source s)) {
-          throw cannot(fault.part(), "is no battery");
-        }
-        put(new Source(s.name(), s.plus(), s.minus(), fault.amount(), s.ohms() + FLAT_OHMS));
-      }
+      case FLAT -> put(battery(fault, FLAT_OHMS));
+      case LOW -> put(battery(fault, 0));
       case PULLED -> {
         Resistor contact = (Resistor) part(BREAKAWAY_SWITCH);
         elements.remove(BREAKAWAY_SWITCH);
@@ -68,6 +64,13 @@ final class FaultEdit {
       case SIGNAL -> part(RigNetwork.CONTROLLER);
       default -> throw new IllegalStateException(fault.kind().name());
     }
+  }
+
+  private Source battery(Fault fault, double more) {
+    if (!(part(fault.part()) instanceof Source s)) {
+      throw cannot(fault.part(), "is no battery");
+    }
+    return new Source(s.name(), s.plus(), s.minus(), fault.amount(), s.ohms() + more);
   }
 
   private void put(Element element) {

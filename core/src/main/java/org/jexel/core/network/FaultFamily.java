@@ -3,9 +3,13 @@ package org.jexel.core.network;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Duty;
+import org.jexel.core.harness.FramePoint;
+import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Joint;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
+import org.jexel.core.harness.Span;
 import org.jexel.core.quantity.UnitSystem;
 
 /**
@@ -26,7 +30,11 @@ public record FaultFamily(Trouble trouble, Place place) {
     NO_CONTACT("No contact"),
     CORRODED("Corroded"),
     CORRODED_JOINT("Corroded joint"),
+    POOR_SCREW("Poor earth screw"),
+    RUN_BROKEN("Broken or off"),
+    RUN_CHAFED("Run chafed to the frame"),
     BURNT_OUT("Burnt out"),
+    WRONG_LAMP("Wrong lamp"),
     WRONG_WAY_ROUND("Wrong way round"),
     OPEN("Open"),
     SHORTED_TURNS("Shorted turns"),
@@ -36,6 +44,10 @@ public record FaultFamily(Trouble trouble, Place place) {
     CHAFED("Chafed to the frame"),
     EXCHANGED("Exchanged at the box"),
     TOUCH("Touch in the box"),
+    TOUCH_AT_SOCKET("Touch at the socket"),
+    FEED_BROKEN_IN_VEHICLE("Brake feed broken in the vehicle"),
+    POOR_FEED_IN_VEHICLE("Poor feed in the vehicle"),
+    POOR_BATTERY_POST("Poor battery post"),
     FUSE_OPEN("Fuse open"),
     CONTROLLER_DEAD("Controller dead"),
     SIGNAL_CONSTANT("Stop signal from the constant side"),
@@ -43,7 +55,9 @@ public record FaultFamily(Trouble trouble, Place place) {
     DIODE_REVERSED("Isolating diode the wrong way round"),
     DIODE_MISSING("Isolating diode missing"),
     BREAKAWAY_BATTERY_FLAT("Breakaway battery flat"),
-    VEHICLE_BATTERY_FLAT("Vehicle battery flat");
+    BREAKAWAY_BATTERY_WORN("Breakaway battery worn out"),
+    VEHICLE_BATTERY_FLAT("Vehicle battery flat"),
+    VEHICLE_BATTERY_WORN("Vehicle battery worn out");
 
     private final String label;
 
@@ -135,6 +149,40 @@ public record FaultFamily(Trouble trouble, Place place) {
     public String words(UnitSystem units) {
       return joint.label()
           + joint.towards().map(point -> ", towards " + point.words(units)).orElse("");
+    }
+  }
+
+  /** The run that ends at a node of the vehicle. */
+  public record OfNode(String node) implements Place {
+    @Override
+    public String key() {
+      return node;
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return node.equals(Harness.CONTROLLER_IN)
+          ? "before the controller"
+          : "between controller and socket";
+    }
+  }
+
+  /** A run of the trailer, from the joint that it begins at. */
+  public record AlongRun(Span span) implements Place {
+    @Override
+    public String key() {
+      return span.to();
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      if (span.duty() == Duty.BREAKAWAY) {
+        boolean feed = span.to().equals(Harness.SWITCH_IN);
+        return span.circuit() + (feed ? ", to its switch" : ", from its switch to the brakes");
+      }
+      List<FramePoint> path = span.path();
+      return span.circuit()
+          + (path.isEmpty() ? "" : ", towards " + path.get(path.size() - 1).words(units));
     }
   }
 

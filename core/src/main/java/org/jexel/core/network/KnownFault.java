@@ -1,6 +1,7 @@
 package org.jexel.core.network;
 
 import java.util.OptionalDouble;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 
@@ -16,13 +17,30 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
 
   /** With its severity, for people. */
   public String words(UnitSystem units) {
-    String lost = loses.isPresent() ? Phrase.of(", loses %.0f %%", 100 * loses.getAsDouble()) : "";
     String where = family.place().words(units);
-    return family.trouble().label() + lost + (where.isEmpty() ? "" : ": " + where);
+    return family.trouble().label() + severity(units) + (where.isEmpty() ? "" : ": " + where);
+  }
+
+  private String severity(UnitSystem units) {
+    if (loses.isPresent()) {
+      return Phrase.of(", loses %.0f %%", 100 * loses.getAsDouble());
+    }
+    return switch (fault.kind()) {
+      case DRAWS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
+      case FLAT, LOW -> ", " + Measure.VOLTS.text(fault.amount(), units);
+      case SHORT, PULLED -> ", " + Measure.OHMS.text(fault.amount(), units);
+      default -> "";
+    };
   }
 
   /** The same on every page of one rig, for a form to post. */
   public String key() {
-    return family.key() + (loses.isPresent() ? "@" + Math.round(100 * loses.getAsDouble()) : "");
+    if (loses.isPresent()) {
+      return family.key() + "@" + Math.round(100 * loses.getAsDouble());
+    }
+    return switch (fault.kind()) {
+      case DRAWS, FLAT, LOW, SHORT, PULLED -> family.key() + "@" + Math.round(100 * fault.amount());
+      default -> family.key();
+    };
   }
 }

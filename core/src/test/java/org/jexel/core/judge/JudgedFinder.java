@@ -20,6 +20,9 @@ import org.jexel.core.rig.Rig;
 /**
  * The finder against faults that nobody told it of: {@code ./bench judged [rigs] [seed] [tell]}.
  *
+ * <p>Beside each kind stands how many places the leading group names: a finder that named the whole
+ * rig would always be right.
+ *
  * <p>A fault counts if it moves at least one check of the rig out of its band, by the judge's own
  * network. Right: a hypothesis that names the touched part, or the nodes that touch, leads or
  * stands in the group of what no check tells from the leader. Sure and wrong: the page says sure,
@@ -41,6 +44,7 @@ public final class JudgedFinder {
     int sureAndWrong;
     int unknown;
     double minutes;
+    final List<Integer> places = new ArrayList<>();
     final List<Integer> checks = new ArrayList<>();
   }
 
@@ -72,7 +76,16 @@ public final class JudgedFinder {
     healthy(rigs / 5, dice);
   }
 
+  /** A rig that ngspice cannot solve, such as two stiff sources on one another, does not count. */
   private static boolean moves(Yard yard, List<Check> checks) {
+    try {
+      return outside(yard, checks);
+    } catch (IllegalStateException unsolved) {
+      return false;
+    }
+  }
+
+  private static boolean outside(Yard yard, List<Check> checks) {
     return checks.stream()
         .filter(Check::proves)
         .anyMatch(
@@ -116,6 +129,7 @@ public final class JudgedFinder {
       tally.unknown += now.fits() ? 0 : 1;
       tally.minutes += minutes;
       tally.checks.add(taken);
+      tally.places.add(places(now.groups().get(0)));
     }
     if (tell && !good) {
       System.out.printf(
@@ -140,9 +154,11 @@ public final class JudgedFinder {
   }
 
   private static boolean names(Diagnosis.Group group, Mischief mischief, Netlist whole) {
-    return group.hypotheses().stream()
-        .map(Hypothesis::faults)
-        .anyMatch(faults -> faults.stream().anyMatch(fault -> touches(fault, mischief, whole)));
+    return !group.leading().healthy()
+        && group.hypotheses().stream()
+            .map(Hypothesis::faults)
+            .filter(faults -> faults.size() == 1)
+            .anyMatch(faults -> touches(faults.get(0), mischief, whole));
   }
 
   /** One stretch of one conductor, from one branching to the next, is one place. */
@@ -156,6 +172,15 @@ public final class JudgedFinder {
         && (fault.kind() == Fault.Kind.SHORT
             || mischief.nodes().stream()
                 .anyMatch(node -> whole.along(node).contains(fault.other())));
+  }
+
+  private static int places(Diagnosis.Group group) {
+    return (int)
+        group.hypotheses().stream()
+            .map(Hypothesis::families)
+            .filter(families -> families.size() == 1)
+            .distinct()
+            .count();
   }
 
   private void count(Diagnosis now, boolean good) {
@@ -172,14 +197,15 @@ public final class JudgedFinder {
     List<Integer> checks = tally.checks.stream().sorted().toList();
     System.out.printf(
         Locale.ROOT,
-        "%-22s %4d  right %5.1f %%  sure and wrong %5.1f %%  don't know %5.1f %%  median %d checks, %.1f min%n",
+        "%-22s %4d  right %5.1f %%  sure and wrong %5.1f %%  don't know %5.1f %%  median %d checks, %.1f min, %d places%n",
         what,
         tally.all,
         100.0 * tally.right / tally.all,
         100.0 * tally.sureAndWrong / tally.all,
         100.0 * tally.unknown / tally.all,
         checks.get(checks.size() / 2),
-        tally.minutes / tally.all);
+        tally.minutes / tally.all,
+        tally.places.stream().sorted().toList().get(tally.places.size() / 2));
   }
 
   private void reliability() {

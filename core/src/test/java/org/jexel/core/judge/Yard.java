@@ -15,6 +15,7 @@ import org.jexel.core.network.Filament;
 import org.jexel.core.network.Led;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.Ngspice;
+import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.Spice;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
@@ -48,7 +49,7 @@ final class Yard {
 
   /** The whole rig as it is drawn, plugged in, for an editor to choose from. */
   static Netlist whole(Rig rig, Harness harness) {
-    return netlist(Setup.rig(StateWord.LEVER).network(rig, harness).network());
+    return netlist(RigNetwork.whole(rig, harness));
   }
 
   private static Netlist netlist(Network network) {
