@@ -217,6 +217,7 @@ class BrowserTest {
   private void read() {
     String check = browser.at(".card-row.open").getDomAttribute("id");
     if (browser.has(".card-row.open .round")) {
+      sayWhatIsSound();
       browser.at(".card-row.open .round .act.primary").sendKeys(Keys.ENTER);
     } else {
       String expected = browser.text(".card-row.open .expect b");
@@ -228,6 +229,19 @@ class BrowserTest {
             browser.has("#" + check + " .chain")
                 && browser.text("#" + check + " .chain").contains("stands"));
     assertThat(browser.text("#" + check + " h3")).contains("holds");
+  }
+
+  /** Brakes and wheels begin empty: each is said. */
+  private void sayWhatIsSound() {
+    for (WebElement word : browser.driver().findElements(By.cssSelector(".card-row.open .word"))) {
+      for (WebElement label : word.findElements(By.tagName("label"))) {
+        WebElement radio = label.findElement(By.tagName("input"));
+        boolean sound = List.of("hums", "turns freely").contains(label.getText().strip());
+        if (sound && !radio.isSelected()) {
+          radio.sendKeys(Keys.SPACE);
+        }
+      }
+    }
   }
 
   private void stop(String outcome, String metres) {

@@ -5,6 +5,7 @@ import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jspecify.annotations.Nullable;
@@ -95,11 +96,21 @@ public record CheckView(
   }
 
   /**
-   * The word that stands chosen: what was typed, else what was read, else what a sound rig shows.
+   * The word that stands chosen: what was typed, else what was read, else of a lamp what a sound
+   * rig shows. No form answers for the ear and the hand: brakes and wheels begin empty.
    */
   public String word() {
-    double place = newest() == null ? check.band().expected() : newest().value();
-    return typed.isEmpty() ? check.measure().number(place, UnitSystem.METRIC) : typed;
+    Reading read = newest();
+    if (typed.isEmpty() && (read != null || offered())) {
+      double place = read == null ? check.band().expected() : read.value();
+      return check.measure().number(place, UnitSystem.METRIC);
+    }
+    return typed;
+  }
+
+  /** Whether what a sound rig shows is chosen beforehand: of lamps, which are many and seen. */
+  public boolean offered() {
+    return check.measure() == Measure.GLOW;
   }
 
   public String anchor() {

@@ -242,6 +242,19 @@ class FinderTest {
     assertThat(standings(ref)).containsExactly("stands", "corrected");
   }
 
+  /** A press of one key must not say that all brakes hum. */
+  @Test
+  void brakesAndWheelsBeginEmptyAndLampsWithWhatIsExpected() throws Exception {
+    String ref = electrician.newJob("Empty", "ELECTRIC", "1");
+    assertThat(round(ref, "hums").keySet()).containsExactly("requestKey");
+    assertThat(round(ref, "turns").keySet()).containsExactly("requestKey");
+    assertThat(round(ref, "look.tail").keySet()).hasSizeGreaterThan(3);
+    electrician.post("/jobs/" + ref + "/bench/round", round(ref, "hums"));
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=hums"))
+        .contains("Nothing is chosen for you")
+        .doesNotContain(">stands<");
+  }
+
   private String finder(String ref) throws Exception {
     return electrician.page("/jobs/" + ref + "/bench?card=finder");
   }
