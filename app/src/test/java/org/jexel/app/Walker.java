@@ -43,9 +43,16 @@ public final class Walker {
     return HtmlUtils.htmlUnescape(oneLine(response.getContentAsString()));
   }
 
-  /** As a browser reads it: how a template breaks its lines means nothing. */
+  /** As a browser reads it: how a template breaks its lines means nothing, but in a text area. */
   public static String oneLine(String html) {
-    return html.replaceAll("\\s+", " ").replaceAll(" ?(/?>)", "$1");
+    return Pattern.compile("(?s)<textarea.*?</textarea>|\\s+|\\s*(/?>)")
+        .matcher(html)
+        .replaceAll(
+            found ->
+                found.group().startsWith("<textarea")
+                    ? Matcher.quoteReplacement(found.group())
+                    : found.group(1) == null ? " " : found.group(1))
+        .replaceAll(" (/?>)", "$1");
   }
 
   /** Every page and paper of a job. */

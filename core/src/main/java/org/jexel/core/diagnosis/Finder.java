@@ -44,7 +44,7 @@ final class Finder {
   /** That it is something which is not on the list. */
   private double unlisted;
 
-  /** Most probable first, and the probability of each. */
+  /** Most probable first, and the share of each in all that is listed. */
   private final List<Row> rows = new ArrayList<>();
 
   private double[] shares = {};
@@ -136,8 +136,8 @@ final class Finder {
     unlisted = Double.isInfinite(other) ? 1 : other / (listed + other);
     List<Integer> order = new ArrayList<>();
     for (int h = 0; h < log.length; h++) {
-      log[h] *= (1 - unlisted) / listed;
-      if (log[h] > WORTH * (1 - unlisted)) {
+      log[h] /= listed;
+      if (log[h] > WORTH) {
         order.add(h);
       }
     }
@@ -230,8 +230,8 @@ final class Finder {
     Row healthy = predictions.singles().get(0);
     return new Diagnosis.Group(
         group.stream().map(h -> rows.get(h).hypothesis()).toList(),
-        share(group),
-        present(group),
+        (1 - unlisted) * share(group),
+        (1 - unlisted) * present(group),
         titles(p -> off(first, p) < AGAINST && off(healthy, p) >= AGAINST),
         titles(p -> off(first, p) >= AGAINST),
         proved);
