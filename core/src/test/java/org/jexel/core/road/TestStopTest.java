@@ -1,0 +1,146 @@
+package org.jexel.core.road;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.jexel.core.braking.Stop;
+import org.jexel.core.braking.Surface;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+
+/** What one stop tells, and the corners of the search that random rigs seldom meet. */
+class TestStopTest {
+  private static final GainScale HALVES = new GainScale(0, 10, 0.5);
+
+  private static TestStop stop(
+      TestStop.Way way, @Nullable Double metres, @Nullable Double seconds) {
+    return new TestStop(
+        6, way, 40 / 3.6, Surface.DRY_ASPHALT, Outcome.FIRM, metres, seconds, 2400, 2600, "");
+  }
+
+  /** v²/(2d) = 123.5/60 m/s²; · 5 000 kg; over 2 600 kg · g. */
+  @Test
+  void aLeverStopOverADistanceTellsForceAndShare() {
+    Stop told = stop(TestStop.Way.LEVER, 30.0, null).analysed().orElseThrow();
+    assertThat(told.deceleration()).isCloseTo(2.058, within(0.001));
+    assertThat(told.trailerForce()).isCloseTo(10_288, within(5.0));
+    assertThat(told.share()).isCloseTo(0.4035, within(0.0005));
+  }
+
+  @Test
+  void aDistanceGoesBeforeATimeAndATimeIsEnough() {
+    double byTime = stop(TestStop.Way.LEVER, null, 5.0).analysed().orElseThrow().deceleration();
+    assertThat(byTime).isCloseTo(2.222, within(0.001));
+    assertThat(stop(TestStop.Way.LEVER, 30.0, 5.0).analysed().orElseThrow().deceleration())
+        .isCloseTo(2.058, within(0.001));
+    assertThat(stop(TestStop.Way.LEVER, null, null).analysed()).isEmpty();
+  }
+
+  @Test
+  void aPedalStopTellsNoForceAndSaysNothingOfTheGain() {
+    TestStop pedal = stop(TestStop.Way.PEDAL, 30.0, null);
+    assertThat(pedal.analysed().orElseThrow().trailerForce()).isNaN();
+    assertThat(pedal.gainStop()).isEmpty();
+    assertThat(stop(TestStop.Way.LEVER, null, null).gainStop())
+        .contains(new GainStop(6, Outcome.FIRM));
+  }
+
+  @Test
+  void aScaleMayBeginAboveZero() {
+    GainScale odd = new GainScale(1, 9, 2);
+    for (double mark : new double[] {1, 3, 5, 7, 9}) {
+      assertThat(odd.isMark(mark)).as("mark " + mark).isTrue();
+      assertThat(odd.down(mark)).isEqualTo(mark);
+    }
+    for (double none : new double[] {-1, 0, 2, 4.5, 8.9, 10, 11}) {
+      assertThat(odd.isMark(none)).as("no mark " + none).isFalse();
+    }
+    assertThat(odd.down(4.99)).isEqualTo(3);
+    assertThat(odd.down(0)).isEqualTo(1);
+    assertThat(odd.down(100)).isEqualTo(9);
+    assertThat(odd.middle()).isEqualTo(5);
+    assertThat(new GainScale(2, 4, 2).middle()).isEqualTo(2);
+    assertThatThrownBy(() -> new GainScale(-1, 4, 1)).hasMessageContaining("-1");
+  }
+
+  private static List<GainStop> stops(Object... gainAndOutcome) {
+    List<GainStop> stops = new ArrayList<>();
+    for (int i = 0; i < gainAndOutcome.length; i += 2) {
+      stops.add(
+          new GainStop(
+              ((Number) gainAndOutcome[i]).doubleValue(), (Outcome) gainAndOutcome[i + 1]));
+    }
+    return stops;
+  }
+
+  private static GainAdvice advice(Object... gainAndOutcome) {
+    return GainBracket.advise(HALVES, stops(gainAndOutcome));
+  }
+
+  /**
+   * Of two that contradict each other the one with fewer stops is doubted; of two alike the lower.
+   */
+  @Test
+  void theDoubtfulGainIsTheOneThatWasDrivenLess() {
+    assertThat(advice(4, Outcome.LOCKED, 4, Outcome.LOCKED, 6, Outcome.FIRM).gain()).isEqualTo(6);
+    assertThat(advice(4, Outcome.LOCKED, 6, Outcome.FIRM, 6, Outcome.FIRM).gain()).isEqualTo(4);
+    assertThat(advice(4, Outcome.LOCKED, 6, Outcome.FIRM).gain()).isEqualTo(4);
+  }
+
+  @Test
+  void twoOfThreeDecide() {
+    GainAdvice advice =
+        advice(5, Outcome.LOCKED, 5, Outcome.FIRM, 5, Outcome.LOCKED, 4.5, Outcome.FIRM);
+    assertThat(advice.act()).isEqualTo(GainAdvice.Act.CONFIRM);
+    assertThat(advice.gain()).isEqualTo(4.5);
+    assertThat(advice.upper()).isEqualTo(5);
+  }
+
+  @Test
+  void oneStepApartIsConfirmedAndTwoStepsApartAreHalved() {
+    assertThat(advice(5, Outcome.FIRM, 5.5, Outcome.LOCKED).act())
+        .isEqualTo(GainAdvice.Act.CONFIRM);
+    GainAdvice wider = advice(5, Outcome.FIRM, 6, Outcome.LOCKED);
+    assertThat(wider.act()).isEqualTo(GainAdvice.Act.TRY);
+    assertThat(wider.gain()).isEqualTo(5.5);
+    assertThat(advice(5, Outcome.FIRM, 5, Outcome.FIRM, 5.5, Outcome.LOCKED).act())
+        .isEqualTo(GainAdvice.Act.SETTLE);
+  }
+
+  /** The twelfth stop may still settle it; without an answer it ends the search. */
+  @Test
+  void afterTwelveStopsItIsSettledOrAFault() {
+    List<GainStop> settled =
+        new ArrayList<>(Collections.nCopies(11, stops(5, Outcome.FIRM).get(0)));
+    settled.add(stops(5.5, Outcome.LOCKED).get(0));
+    assertThat(GainBracket.advise(HALVES, settled).act()).isEqualTo(GainAdvice.Act.SETTLE);
+    List<GainStop> wide = new ArrayList<>(Collections.nCopies(11, stops(5, Outcome.FIRM).get(0)));
+    assertThat(GainBracket.advise(HALVES, wide).act()).isEqualTo(GainAdvice.Act.TRY);
+    wide.add(stops(8, Outcome.LOCKED).get(0));
+    GainAdvice fault = GainBracket.advise(HALVES, wide);
+    assertThat(fault.act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
+    assertThat(fault.reason()).contains("Twelve stops");
+    List<GainStop> once =
+        new ArrayList<>(Collections.nCopies(11, stops(5.5, Outcome.LOCKED).get(0)));
+    once.add(stops(5, Outcome.FIRM).get(0));
+    assertThat(GainBracket.advise(HALVES, once).act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
+  }
+
+  @Test
+  void theVergeOfALowerGainBindsNothing() {
+    GainAdvice advice = advice(5, Outcome.VERGE, 6, Outcome.FIRM, 8, Outcome.LOCKED);
+    assertThat(advice.act()).isEqualTo(GainAdvice.Act.TRY);
+    assertThat(advice.gain()).isEqualTo(7);
+  }
+
+  @Test
+  void lockFromBelowIsHalvedUntilTheBottom() {
+    assertThat(advice(5, Outcome.LOCKED).gain()).isEqualTo(2.5);
+    assertThat(advice(1, Outcome.LOCKED).gain()).isEqualTo(0.5);
+    assertThat(advice(0.5, Outcome.LOCKED).act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
+  }
+}
