@@ -209,7 +209,7 @@ public final class Walker {
     Matcher matcher =
         Pattern.compile(
                 "<input type=\"hidden\" name=\"" + Pattern.quote(name) + "\" value=\"([^\"]*)\"")
-            .matcher(page);
+            .matcher(oneLine(page));
     if (!matcher.find()) {
       throw new AssertionError("no hidden field " + name);
     }
