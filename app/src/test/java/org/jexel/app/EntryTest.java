@@ -373,6 +373,25 @@ class EntryTest {
   }
 
   @Test
+  void whatIsWrongWithAChoiceStandsBesideIt() throws Exception {
+    String ref = readyForTheRoad();
+    electrician.post(
+        "/jobs/" + ref + "/road/stops",
+        Map.of(
+            "gain", "5",
+            "speed", "40",
+            "way", "PRAYER",
+            "surface", "LAVA",
+            "outcome", "FIRM",
+            "requestKey", UUID.randomUUID().toString()));
+    assertThat(electrician.page("/jobs/" + ref + "/road"))
+        .contains("aria-describedby=\"p-way\"", "id=\"p-way\"")
+        .contains("aria-describedby=\"p-surface\"", "id=\"p-surface\"")
+        .doesNotContain("id=\"p-gain\"");
+    assertThat(stops.ofJob(jobs.find(1L, ref).orElseThrow().id())).isEmpty();
+  }
+
+  @Test
   void aCorrectedStopNoLongerCounts() throws Exception {
     String ref = readyForTheRoad();
     stop(ref, "5", "LOCKED", "30");

@@ -9,8 +9,11 @@ import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Hypothesis;
 import org.jexel.core.job.Station;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Must;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 
@@ -32,6 +35,9 @@ public record FinderView(
     Map<String, String> starts,
     List<Doubt> doubts,
     List<Repair> repairs) {
+  /** Places of a group that are named, its first among them. */
+  private static final int NAMED = 4;
+
   /**
    * @param start a round that somebody wants to begin with; empty for what tells most
    */
@@ -108,6 +114,42 @@ public record FinderView(
     Diagnosis.Group leading = diagnosis.groups().get(0);
     boolean allRead = round == null && leading.leading().healthy() && leading.earned();
     return leading.sure() || allRead ? leading : null;
+  }
+
+  /** Why a check is asked for; empty for one that somebody chose. */
+  public String why(Check check, UnitSystem units) {
+    if (again) {
+      return Phrase.of(
+          "The repair changes what it reads. %d %s to take again.",
+          left, left == 1 ? "reading" : "readings");
+    }
+    return diagnosis
+        .next()
+        .filter(next -> next.first().round().equals(check.round()))
+        .map(
+            next ->
+                Phrase.of(
+                    "%s. About %s min.",
+                    parts(next.between(), units), Measure.COUNT.number(next.minutes(), units)))
+        .orElse("");
+  }
+
+  private static String parts(List<Hypothesis> two, UnitSystem units) {
+    return two.size() < 2
+        ? "It tells most for the walk"
+        : "It tells “%s” from “%s”".formatted(two.get(0).words(units), two.get(1).words(units));
+  }
+
+  /** What no check tells from a group's first, the likeliest of them by name. */
+  public String others(Diagnosis.Group group, UnitSystem units) {
+    List<String> words = group.words(units);
+    List<String> named = words.subList(1, Math.min(words.size(), NAMED));
+    int more = words.size() - 1 - named.size();
+    return named.isEmpty()
+        ? ""
+        : "or, not to be told apart: "
+            + String.join("; ", named)
+            + (more == 0 ? "" : "; and " + more + " more");
   }
 
   /** What to do now, where it is sure what is the matter; whoever looks at the finder sees it. */

@@ -4,7 +4,7 @@ import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import org.jexel.app.drawing.Canvas;
-import org.jexel.app.drawing.Palette;
+import org.jexel.app.drawing.Look;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
@@ -53,14 +53,7 @@ final class BreakawayLayer {
                     n(canvas.at().y(0.75)),
                     n(canvas.at().x(0.7)),
                     n(canvas.at().y(0.1))),
-            "class",
-            "work",
-            "fill",
-            "none",
-            "stroke",
-            Palette.WORK,
-            "stroke-width",
-            2.6);
+            Look.work(2.6));
     String words =
         file.work()
             .breakaway()
@@ -71,6 +64,6 @@ final class BreakawayLayer {
                     "cable to the switch · chains dashed · the battery lasts "
                         + Measure.MINUTES.text(h.seconds(), units))
             .orElse("cable to the switch · chains dashed · no magnets to hold");
-    canvas.label(canvas.at().x(0), 222, words, "middle", INK);
+    canvas.foot(canvas.at().x(0), words, "middle");
   }
 }

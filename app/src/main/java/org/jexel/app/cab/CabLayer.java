@@ -1,11 +1,11 @@
 package org.jexel.app.cab;
 
-import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import java.util.Locale;
 import java.util.Optional;
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.drawing.Look;
 import org.jexel.app.drawing.Looms;
 import org.jexel.app.drawing.Marks;
 import org.jexel.app.drawing.Palette;
@@ -36,6 +36,7 @@ final class CabLayer {
   private final Svg svg;
   private final VehicleDrawing vehicle;
   private final Marks marks;
+  private final Canvas canvas;
 
   CabLayer(JobFile file, Canvas canvas) {
     this.file = file;
@@ -44,6 +45,7 @@ final class CabLayer {
     this.svg = canvas.svg();
     this.vehicle = canvas.vehicle();
     this.marks = canvas.marks();
+    this.canvas = canvas;
   }
 
   void paint() {
@@ -54,7 +56,7 @@ final class CabLayer {
           file.rig().hasElectricBrakes()
               ? "no brake pin on the way: nothing feeds the brakes"
               : "no electric brakes: nothing to feed";
-      svg.label(front, 222, words, "start", 14, INK);
+      canvas.foot(front, words, "start");
       return;
     }
     double[] battery = {at.x(vehicle.battery()[0]), at.y(vehicle.battery()[1])};
@@ -114,15 +116,7 @@ final class CabLayer {
         "transform",
         String.format(Locale.ROOT, "rotate(%.1f %.1f %.1f)", yaw, box[0], box[1]));
     svg.path(
-        "M%s %s l12 -12 l28 0 l0 24 l-28 0 z".formatted(n(box[0] - 26), n(box[1])),
-        "class",
-        "part",
-        "fill",
-        Palette.PAPER,
-        "stroke",
-        INK,
-        "stroke-width",
-        1.5);
+        "M%s %s l12 -12 l28 0 l0 24 l-28 0 z".formatted(n(box[0] - 26), n(box[1])), Look.part(1.5));
     svg.close();
   }
 

@@ -36,16 +36,7 @@ public final class CurveDrawing {
           .append(' ')
           .append(Svg.n(y(point.volts(), most)));
     }
-    svg.path(
-        path.toString(),
-        "class",
-        "work",
-        "fill",
-        "none",
-        "stroke",
-        Palette.WORK,
-        "stroke-width",
-        2.4);
+    svg.path(path.toString(), Look.work(2.4));
     for (ControllerModel.Point point : model.curve()) {
       double x = LEFT + (RIGHT - LEFT) * point.gain() / model.greatest();
       svg.circle(

@@ -48,7 +48,7 @@ public final class FaceDrawing {
     double centre = width / 2;
     Svg svg = new Svg(width, height, "img", "%s, %s".formatted(connector.label(), view.label()));
     double middle = height / 2;
-    Object[] shell = {"class", "body", "fill", Palette.METAL, "stroke", INK, "stroke-width", 2.4};
+    Object[] shell = Look.body(2.4);
     if (inLine) {
       svg.rect(6, middle - 36, SIZE - 12, 72, "rx", 10.0, "class", "body", "fill", Palette.METAL)
           .rect(
@@ -69,7 +69,7 @@ public final class FaceDrawing {
     } else {
       svg.circle(centre, middle, ROUND + 22, shell);
       // The key is up on the socket's face and stays up: left and right change, not up and down.
-      svg.rect(centre - 12, middle - ROUND - 26, 24, 12, "class", "solid", "fill", INK);
+      svg.rect(centre - 12, middle - ROUND - 26, 24, 12, Look.solid());
     }
     for (Face.Contact contact : face.contacts()) {
       double x = centre + contact.x() * (inLine ? SIZE / 2 - 14 : ROUND + 10);

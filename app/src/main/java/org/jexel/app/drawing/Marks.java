@@ -23,19 +23,7 @@ public final class Marks {
       case HOLDS -> svg.circle(x, y, 9, look);
       case WATCH -> svg.path("M%s %s l10 18 l-20 0 z".formatted(n(x), n(y - 11)), look);
       case FAILS -> svg.rect(x - 8.5, y - 8.5, 17, 17, look);
-      case NOT_YET ->
-          svg.circle(
-              x,
-              y,
-              7.5,
-              "class",
-              "part",
-              "fill",
-              Palette.PAPER,
-              "stroke",
-              INK,
-              "stroke-width",
-              2.4);
+      case NOT_YET -> svg.circle(x, y, 7.5, Look.part(2.4));
       default -> throw new IllegalStateException(verdict.name());
     }
   }

@@ -23,13 +23,8 @@ public final class MountingDrawing {
 
   private static void view(Svg svg, double x, String words, double angle, double limit) {
     double y = 88;
-    svg.line(x + 60, y, x - 120, y, "class", "ink", "stroke", INK, "stroke-width", 1.2)
-        .path(
-            "M%s %s l12 -6 l0 12 z".formatted(Svg.n(x - 124), Svg.n(y)),
-            "class",
-            "solid",
-            "fill",
-            INK);
+    svg.line(x + 60, y, x - 120, y, Look.ink(1.2))
+        .path("M%s %s l12 -6 l0 12 z".formatted(Svg.n(x - 124), Svg.n(y)), Look.solid());
     for (int side = -1; side <= 1; side += 2) {
       double a = Math.toRadians(side * limit);
       svg.line(

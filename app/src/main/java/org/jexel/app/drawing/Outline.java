@@ -30,10 +30,10 @@ public final class Outline {
     double start = 34;
     double bed = GROUND - 0.62 * SCALE;
     double length = shape.bed() * SCALE;
-    Object[] ink = {"class", "ink", "stroke", INK, "stroke-width", 1.6};
+    Object[] ink = Look.ink(1.6);
     svg.line(4, GROUND, 182, GROUND, "class", "axis", "stroke", Palette.RULE, "stroke-width", 1.2);
     svg.line(8, bed + 3, start, bed, ink);
-    svg.circle(8, bed + 3, 2.6, "class", "solid", "fill", INK);
+    svg.circle(8, bed + 3, 2.6, Look.solid());
     double body = shape.body() * SCALE;
     svg.rect(
         start,
@@ -109,19 +109,7 @@ public final class Outline {
             INK,
             "stroke-width",
             1.0);
-        svg.rect(
-            start + 40,
-            bed - body - 9,
-            6,
-            9,
-            "class",
-            "body",
-            "fill",
-            Palette.METAL,
-            "stroke",
-            INK,
-            "stroke-width",
-            1.2);
+        svg.rect(start + 40, bed - body - 9, 6, 9, Look.body(1.2));
       }
       case PLANT -> svg.line(start + length, bed - 2, start + length + 12, bed - 22, ink);
       case FLATBED, BOX -> {
@@ -132,7 +120,7 @@ public final class Outline {
     double centre = start + 0.58 * length;
     for (int i = 0; i < shape.axles(); i++) {
       double x = centre + (i - (shape.axles() - 1) / 2.0) * 0.82 * SCALE;
-      svg.circle(x, GROUND - 9.5, 9.5, "class", "solid", "fill", INK);
+      svg.circle(x, GROUND - 9.5, 9.5, Look.solid());
       svg.circle(x, GROUND - 9.5, 3.4, "class", "part", "fill", Palette.PAPER);
     }
     return svg.finish();

@@ -77,7 +77,7 @@ public final class PlanDrawing {
                     Measure.LENGTH.text(part.x(), units),
                     Measure.LENGTH.text(part.y(), units)));
     svg.circle(x, y, 17, "class", "grip", "fill", INK, "fill-opacity", 0.0);
-    Object[] look = {"class", "part", "fill", Palette.PAPER, "stroke", INK, "stroke-width", 2.0};
+    Object[] look = Look.part(2.0);
     switch (part.name()) {
       case "box" -> {
         svg.rect(x - 11, y - 11, 22, 22, look);

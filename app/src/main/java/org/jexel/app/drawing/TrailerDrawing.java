@@ -29,33 +29,13 @@ public final class TrailerDrawing {
     double length = sheet.si(RigField.OVERALL_LENGTH);
     double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
     for (int side = -1; side <= 1; side += 2) {
-      svg.line(
-          at.x(0.06),
-          at.y(0),
-          at.x(bar),
-          at.y(side * half * 0.62),
-          "class",
-          "ink",
-          "stroke",
-          INK,
-          "stroke-width",
-          2.4);
+      svg.line(at.x(0.06), at.y(0), at.x(bar), at.y(side * half * 0.62), Look.ink(2.4));
     }
     double[] places = rig.axlePlaces();
     for (int i = 0; i < places.length; i++) {
       double axle = places[i];
       double radius = sheet.si(new FieldKey(RigField.TYRE_RADIUS, i));
-      svg.line(
-          at.x(axle),
-          at.y(-half),
-          at.x(axle),
-          at.y(half),
-          "class",
-          "ink",
-          "stroke",
-          INK,
-          "stroke-width",
-          2.2);
+      svg.line(at.x(axle), at.y(-half), at.x(axle), at.y(half), Look.ink(2.2));
       for (int side = -1; side <= 1; side += 2) {
         VehicleDrawing.wheel(at, svg, axle, side * (half + 0.06), 2 * radius, 0.22);
       }
@@ -84,16 +64,7 @@ public final class TrailerDrawing {
           at.y(sheet.si(RigField.BOX_Y)) - 6,
           12,
           12,
-          "rx",
-          1.5,
-          "class",
-          "part",
-          "fill",
-          Palette.PAPER,
-          "stroke",
-          INK,
-          "stroke-width",
-          1.4);
+          Look.box(1.4));
     }
     rig.fittedLamps().forEach(this::lamp);
   }
@@ -103,6 +74,18 @@ public final class TrailerDrawing {
     TrailerKind kind = sheet.choice(RigField.TRAILER_KIND, TrailerKind.class);
     Object[] thin = {
       "class", "ink faint", "stroke", INK, "stroke-width", 0.8, "stroke-opacity", 0.45
+    };
+    Object[] hollow = {
+      "fill",
+      "none",
+      "class",
+      "ink faint",
+      "stroke",
+      INK,
+      "stroke-width",
+      0.8,
+      "stroke-opacity",
+      0.45
     };
     switch (kind) {
       case FLATBED -> {
@@ -125,38 +108,12 @@ public final class TrailerDrawing {
       case PLANT -> {
         for (int side = -1; side <= 1; side += 2) {
           svg.rect(
-              at.x(length - 1.5),
-              at.y(side * half * 0.55 - 0.22),
-              at.px(1.5),
-              at.px(0.44),
-              "fill",
-              "none",
-              "class",
-              "ink faint",
-              "stroke",
-              INK,
-              "stroke-width",
-              0.8,
-              "stroke-opacity",
-              0.45);
+              at.x(length - 1.5), at.y(side * half * 0.55 - 0.22), at.px(1.5), at.px(0.44), hollow);
         }
       }
       case STALL ->
           svg.rect(
-              at.x(bar + 0.5),
-              at.y(half - 0.32),
-              at.px(length - bar - 1),
-              at.px(0.32),
-              "fill",
-              "none",
-              "class",
-              "ink faint",
-              "stroke",
-              INK,
-              "stroke-width",
-              0.8,
-              "stroke-opacity",
-              0.45);
+              at.x(bar + 0.5), at.y(half - 0.32), at.px(length - bar - 1), at.px(0.32), hollow);
       case CABIN -> {
         svg.line(at.x(length - 0.7), at.y(-half), at.x(length - 0.7), at.y(half), thin);
         svg.line(at.x(bar), at.y(0), at.x(length - 0.7), at.y(0), thin);

@@ -66,37 +66,15 @@ public final class VehicleDrawing {
                 n(bottom),
                 n(left),
                 n(bottom - r)),
-        "class",
-        "body",
-        "fill",
-        Palette.METAL,
-        "stroke",
-        INK,
-        "stroke-width",
-        1.6);
+        Look.body(1.6));
     double screen = front + 0.75;
     double back = Math.min(-0.5, rear + 0.25);
     glass(screen, screen + 0.42, half - 0.16, half - 0.3);
     glass(back - 0.1, back - 0.4, half - 0.2, half - 0.3);
-    svg.line(
-        at.x(-0.16), at.y(0), at.x(0), at.y(0), "class", "ink", "stroke", INK, "stroke-width", 3.0);
-    svg.circle(at.x(0), at.y(0), 4.2, "class", "solid", "fill", INK);
+    svg.line(at.x(-0.16), at.y(0), at.x(0), at.y(0), Look.ink(3.0));
+    svg.circle(at.x(0), at.y(0), 4.2, Look.solid());
     double[] battery = battery();
-    svg.rect(
-        at.x(battery[0]) - 9,
-        at.y(battery[1]) - 6,
-        18,
-        12,
-        "rx",
-        1.5,
-        "class",
-        "part",
-        "fill",
-        Palette.PAPER,
-        "stroke",
-        INK,
-        "stroke-width",
-        1.3);
+    svg.rect(at.x(battery[0]) - 9, at.y(battery[1]) - 6, 18, 12, Look.box(1.3));
     svg.text(
         at.x(battery[0]),
         at.y(battery[1]) + 4,
@@ -111,21 +89,7 @@ public final class VehicleDrawing {
         INK);
     if (rig.hasElectricBrakes()) {
       double[] box = controller();
-      svg.rect(
-          at.x(box[0]) - 5,
-          at.y(box[1]) - 5,
-          10,
-          10,
-          "rx",
-          1.5,
-          "class",
-          "part",
-          "fill",
-          Palette.PAPER,
-          "stroke",
-          INK,
-          "stroke-width",
-          1.3);
+      svg.rect(at.x(box[0]) - 5, at.y(box[1]) - 5, 10, 10, Look.box(1.3));
     }
   }
 

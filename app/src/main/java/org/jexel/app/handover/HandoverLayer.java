@@ -1,8 +1,7 @@
 package org.jexel.app.handover;
 
-import static org.jexel.app.drawing.Palette.INK;
-
 import java.util.List;
+import java.util.Locale;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Round;
@@ -35,26 +34,22 @@ final class HandoverLayer {
             s -> {
               double[] box = canvas.vehicle().controller();
               canvas.marks().mark(canvas.at().x(box[0]), canvas.at().y(box[1]), Verdict.HOLDS);
-              canvas.label(
+              canvas.foot(
                   canvas.at().x(box[0]),
-                  222,
                   "gain %s, %s, %s behind"
                       .formatted(
                           Measure.GAIN.number(s.gain(), units),
-                          s.surface().label().toLowerCase(java.util.Locale.ROOT),
+                          s.surface().label().toLowerCase(Locale.ROOT),
                           Measure.MASS.text(s.trailerMass(), units)),
-                  "middle",
-                  INK);
+                  "middle");
             });
     List<Round> proof = Round.of(file.work().bench().proof());
     long read =
         proof.stream().filter(r -> file.work().bench().verdict(r) != Verdict.NOT_YET).count();
-    canvas.label(
+    canvas.foot(
         canvas.at().x(sheet.si(RigField.AXLE_CENTRE)),
-        222,
         Phrase.of(
             "%d of %d checks read · %d stops", read, proof.size(), file.record().stops().size()),
-        "middle",
-        INK);
+        "middle");
   }
 }

@@ -1,6 +1,5 @@
 package org.jexel.app.harness;
 
-import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import org.jexel.app.drawing.Canvas;
@@ -45,7 +44,7 @@ final class HarnessLayer {
         String colour = colour(function);
         Looms.strand(canvas.svg(), "M%s 217 L%s 217".formatted(n(x), n(x + 26)), colour, "none");
         String words = code(function) + " " + function.label();
-        canvas.label(x + 32, 222, words, "start", INK);
+        canvas.foot(x + 32, words, "start");
         x += 58 + 8.2 * words.length();
       }
     }
@@ -54,16 +53,14 @@ final class HarnessLayer {
         .max((a, b) -> Double.compare(a.drop() / a.limit(), b.drop() / b.limit()))
         .ifPresent(
             c ->
-                canvas.label(
+                canvas.foot(
                     PlanScale.WIDTH - 34,
-                    222,
                     "nearest its limit: %s loses %s of %s"
                         .formatted(
                             c.name(),
                             Measure.VOLTS.text(c.drop(), units),
                             Measure.VOLTS.text(c.limit(), units)),
-                    "end",
-                    INK));
+                    "end"));
   }
 
   private String colour(PinFunction function) {

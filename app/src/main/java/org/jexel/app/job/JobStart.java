@@ -1,9 +1,9 @@
 package org.jexel.app.job;
 
 import java.time.Clock;
-import java.util.Locale;
 import java.util.Optional;
 import org.jexel.app.security.Person;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.Wish;
 import org.springframework.stereotype.Service;
@@ -33,8 +33,7 @@ public class JobStart {
    */
   public record Outline(String customer, Wish wish, String tow, String trailer, String controller) {
     private String title() {
-      String why = wish.label();
-      return trailer + ": " + why.substring(0, 1).toLowerCase(Locale.ROOT) + why.substring(1);
+      return trailer + ": " + Phrase.within(wish.label());
     }
   }
 

@@ -4,6 +4,7 @@ import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.drawing.Look;
 import org.jexel.app.drawing.Palette;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.quantity.Measure;
@@ -43,7 +44,7 @@ final class RigLayer {
   private void dimension(double from, double to, double y, RigField field) {
     double a = canvas.at().x(from);
     double b = canvas.at().x(to);
-    Object[] look = {"class", "ink", "stroke", INK, "stroke-width", 1.0};
+    Object[] look = Look.ink(1.0);
     canvas.svg().line(a, y, b, y, look);
     canvas.svg().line(a, y - 5, a, y + 5, look);
     canvas.svg().line(b, y - 5, b, y + 5, look);
@@ -60,14 +61,7 @@ final class RigLayer {
             "M%s 20 L%s %s M%s %s L%s %s L%s %s"
                 .formatted(
                     n(x), n(x), n(tip), n(x - 5), n(tip - 8), n(x), n(tip), n(x + 5), n(tip - 8)),
-            "class",
-            "work",
-            "fill",
-            "none",
-            "stroke",
-            Palette.WORK,
-            "stroke-width",
-            2.2);
+            Look.work(2.2));
     canvas.label(x + 9, 33, words, "start", Palette.WORK);
   }
 }

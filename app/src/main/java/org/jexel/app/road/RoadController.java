@@ -15,6 +15,7 @@ import org.jexel.core.care.WheelNuts;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
 import org.jexel.core.road.UnbrakedStop;
@@ -74,6 +75,7 @@ class RoadController {
     view.put("advice", file.work().road().advice());
     view.put("scale", file.work().road().scale());
     view.put("setting", file.work().road().setting().orElse(null));
+    view.put("heading", heading(file));
     view.put("stops", RoadRows.of(file).stops().stream().map(StopRow::of).toList());
     view.put("surfaces", Surface.values());
     view.put("outcomes", Outcome.values());
@@ -83,6 +85,20 @@ class RoadController {
     view.put("unbraked", UnbrakedStop.of(file.rig(), file.work().rig().load()));
     view.put("nuts", WheelNuts.of(file.rig()));
     return pages.page(file, Station.ROAD, card.isEmpty() ? "stop" : card, view);
+  }
+
+  private static String heading(JobFile file) {
+    GainAdvice advice = file.work().road().advice();
+    return file.work()
+        .road()
+        .setting()
+        .map(setting -> "Settled on gain " + Measure.GAIN.number(setting.gain(), file.units()))
+        .orElseGet(
+            () ->
+                advice.act().label()
+                    + (Double.isNaN(advice.gain())
+                        ? ""
+                        : " gain " + Measure.GAIN.number(advice.gain(), file.units())));
   }
 
   private static Map<String, String> typed(JobFile file) {

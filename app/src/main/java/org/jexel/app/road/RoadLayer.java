@@ -1,10 +1,11 @@
 package org.jexel.app.road;
 
-import static org.jexel.app.drawing.Palette.INK;
 import static org.jexel.app.drawing.Svg.n;
 
 import java.util.List;
+import java.util.Locale;
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.drawing.Look;
 import org.jexel.app.drawing.Palette;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.braking.Stop;
@@ -32,7 +33,7 @@ final class RoadLayer {
   void paint() {
     List<TestStop> stops = file.record().stops();
     if (stops.isEmpty()) {
-      canvas.label(canvas.at().x(0), 222, "no stop yet", "middle", INK);
+      canvas.foot(canvas.at().x(0), "no stop yet", "middle");
       return;
     }
     TestStop last = stops.get(stops.size() - 1);
@@ -45,14 +46,7 @@ final class RoadLayer {
           .svg()
           .path(
               "M%s %s l%s 0 m-9 -6 l9 6 l-9 6".formatted(n(x), n(canvas.at().y(0)), n(length)),
-              "class",
-              "work",
-              "fill",
-              "none",
-              "stroke",
-              Palette.WORK,
-              "stroke-width",
-              3.4);
+              Look.work(3.4));
       canvas.label(
           x + length + 8,
           canvas.at().y(0) + 5,
@@ -73,15 +67,13 @@ final class RoadLayer {
         }
       }
     }
-    canvas.label(
+    canvas.foot(
         canvas.at().x(axle),
-        222,
         "last stop: gain %s, %s%s"
             .formatted(
                 Measure.GAIN.number(last.gain(), units),
-                last.outcome().label().toLowerCase(java.util.Locale.ROOT),
+                last.outcome().label().toLowerCase(Locale.ROOT),
                 told == null ? "" : ", " + Measure.DECELERATION.text(told.deceleration(), units)),
-        "middle",
-        INK);
+        "middle");
   }
 }

@@ -2,13 +2,13 @@ package org.jexel.core.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * Volts and amperes while everything is joined and draws its current: at the connector, at the
@@ -67,9 +67,7 @@ final class LoadedChecks {
           });
     }
     String all = String.join(", ", words);
-    return all.isEmpty()
-        ? "All off."
-        : all.substring(0, 1).toUpperCase(Locale.ROOT) + all.substring(1) + ".";
+    return all.isEmpty() ? "All off." : Phrase.opening(all) + ".";
   }
 
   private void atTheConnector() {

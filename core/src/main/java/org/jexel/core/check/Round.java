@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
@@ -42,8 +42,7 @@ public record Round(List<Check> checks) {
   public String title() {
     String state = first().state().replaceFirst("\\.$", "");
     return switch (first().measure()) {
-      case GLOW ->
-          "Look round: " + state.substring(0, 1).toLowerCase(Locale.ROOT) + state.substring(1);
+      case GLOW -> "Look round: " + Phrase.within(state);
       case TURNING -> "Turn each braked wheel by hand";
       case HUMMING -> "Listen at the brakes";
       default -> first().title();

@@ -60,10 +60,11 @@ final class Finder {
         standing = check.place();
       }
     }
+    List<Check> proof = predictions.checks().stream().filter(Check::proves).toList();
+    // Where nothing is asked, nothing is proved.
     this.proved =
-        predictions.checks().stream()
-            .filter(Check::proves)
-            .allMatch(check -> seen.containsKey(predictions.place(check.id())));
+        !proof.isEmpty()
+            && proof.stream().allMatch(c -> seen.containsKey(predictions.place(c.id())));
   }
 
   Diagnosis find() {

@@ -27,6 +27,11 @@ public record Joint(
     double ohms,
     Kind kind) {
 
+  /** Whether somebody crimped or screwed it together for good: no plug, no sheet metal. */
+  public boolean made() {
+    return kind == Kind.SPLICE || kind == Kind.RING;
+  }
+
   /** Kinds of joints. */
   public enum Kind {
     PIN("pin of the connector"),

@@ -240,7 +240,6 @@ final class TrailerSteps {
   }
 
   private String name(Lamp lamp) {
-    String name = scope.rig().name(lamp);
-    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    return Phrase.within(scope.rig().name(lamp));
   }
 }

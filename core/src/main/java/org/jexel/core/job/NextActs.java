@@ -1,7 +1,6 @@
 package org.jexel.core.job;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -13,6 +12,7 @@ import org.jexel.core.check.SupplyFinding;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StepPlan;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
@@ -96,12 +96,10 @@ final class NextActs {
   }
 
   private static NextAct enter(RigField field, String verb) {
-    String what =
-        field.label().substring(0, 1).toLowerCase(Locale.ROOT) + field.label().substring(1);
     return act(
         Station.RIG,
         new Aim.Enter(field),
-        verb + field.subject().label().toLowerCase(Locale.ROOT) + ", " + what);
+        verb + Phrase.within(field.subject().label()) + ", " + Phrase.within(field.label()));
   }
 
   private Optional<NextAct> overload() {

@@ -12,4 +12,14 @@ public final class Phrase {
   public static String of(String format, Object... values) {
     return String.format(Locale.ROOT, format, values);
   }
+
+  /** As words stand within a sentence. */
+  public static String within(String words) {
+    return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+  }
+
+  /** As words open a sentence. */
+  public static String opening(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
 }

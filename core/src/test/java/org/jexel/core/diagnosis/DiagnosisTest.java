@@ -127,6 +127,18 @@ class DiagnosisTest {
     assertThat(leading.earned()).isTrue();
   }
 
+  @Test
+  void aSheetWithoutAProofProvesNothing() {
+    List<Check> beyond = CHECKS.stream().filter(check -> !check.proves()).toList();
+    Predictions predictions = Predictions.of(BRAKED, HARNESS, beyond);
+    Stand stand = new Stand(BRAKED, HARNESS, List.of(), new Random(3));
+    List<Diagnosis.Seen> seen =
+        beyond.stream().map(c -> new Diagnosis.Seen(c.id(), stand.read(c))).toList();
+    Diagnosis.Group leading = Diagnosis.of(predictions, seen).groups().get(0);
+    assertThat(leading.leading().healthy()).isTrue();
+    assertThat(leading.earned()).isFalse();
+  }
+
   /**
    * What fits nothing on the list is said to be something else, before anybody takes a drum off.
    */
