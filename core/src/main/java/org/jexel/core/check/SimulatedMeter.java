@@ -119,9 +119,9 @@ public final class SimulatedMeter {
     } else if (element instanceof Fuse f) {
       return new Fuse(f.name(), f.a(), f.b(), f.ohms() * factor, f.rating());
     } else if (element instanceof Filament f) {
-      return new Filament(f.name(), f.a(), f.b(), f.amps() * factor, f.volts());
+      return new Filament(f.name(), f.a(), f.b(), f.amps() * factor, f.volts(), f.light());
     } else if (element instanceof Led l) {
-      return new Led(l.name(), l.a(), l.b(), l.amps() * factor);
+      return new Led(l.name(), l.a(), l.b(), l.amps() * factor, l.light());
     } else if (element instanceof Element.Source s) {
       return new Element.Source(s.name(), s.plus(), s.minus(), s.volts() * factor, s.ohms());
     } else if (element instanceof Element.Converter c) {

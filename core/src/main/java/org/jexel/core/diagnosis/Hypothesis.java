@@ -2,7 +2,6 @@ package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
@@ -21,6 +20,11 @@ import org.jexel.core.rig.Rig;
 public record Hypothesis(List<KnownFault> known, double weight) {
   /** So many rigs in a hundred that are looked at have no fault. */
   private static final double HEALTHY = 0.25;
+
+  /** Half of ln 2: each severity has twice the ohms of the one before. */
+  private static final double HALF_WAY = 0.35;
+
+  private static final double ALONE = 0.8;
 
   private static final String NO_FAULT = "No fault";
 
@@ -75,23 +79,23 @@ public record Hypothesis(List<KnownFault> known, double weight) {
     return known.isEmpty();
   }
 
-  /** A fault that can be slight or bad: its readings are known less sharply. */
-  boolean graded() {
-    return known.stream()
-        .anyMatch(
-            fault ->
-                switch (fault.fault().kind()) {
-                  case OHMS, DRAWS, SHORT, BRIDGE, FLAT, LOW, PULLED, SIGNAL -> true;
-                  default -> false;
-                });
-  }
-
-  /** What a battery is down to, where that alone is the matter, V. */
-  OptionalDouble flatVolts() {
-    boolean battery =
-        known.size() == 1
-            && (known.get(0).fault().kind() == Fault.Kind.FLAT
-                || known.get(0).fault().kind() == Fault.Kind.LOW);
-    return battery ? OptionalDouble.of(known.get(0).fault().amount()) : OptionalDouble.empty();
+  /**
+   * Logarithm of the factor by which a fault may be slighter or worse than it stands here, where
+   * its neighbours do not tell: half the way to the next severity, or all of its range where it
+   * stands in one; 0 for one that is whole.
+   */
+  double graded() {
+    double most = 0;
+    for (KnownFault fault : known) {
+      most =
+          Math.max(
+              most,
+              switch (fault.fault().kind()) {
+                case OHMS, DRAWS, SHORT, FLAT, LOW, PULLED -> HALF_WAY;
+                case BRIDGE, SIGNAL -> ALONE;
+                default -> 0;
+              });
+    }
+    return most;
   }
 }

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.IntToDoubleFunction;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Meter;
@@ -31,18 +32,12 @@ import org.jexel.core.rig.Rig;
  *
  * <p>Means come from the network with the hypothesis's faults, by low-rank changes of each setup's
  * factored healthy network. The deviation is the band's of the healthy rig (a quarter of its width)
- * scaled with the reading, the meter's own error, and for a graded fault a third of what it
- * changes. Ohms are compared as asinh R, so that open is far from whole but not from another open.
+ * scaled with the reading, the meter's own error, and for a graded fault the way to its neighbours.
+ * Ohms are compared as asinh R, so that open is far from whole but not from another open.
  *
  * <p>For any number of threads: what is worked out on demand is worked out under its lock once.
  */
 public final class Predictions {
-  /** Logarithm of the factor by which a graded fault may be slighter or worse. */
-  private static final double GRADED = 0.8;
-
-  /** A flat battery may give so much more or less than a step of its scale, V. */
-  private static final double HALF_A_STEP = 0.5;
-
   /** Readings of a sound rig that count as none. */
   private static final double SMALL = 0.3;
 
@@ -81,7 +76,11 @@ public final class Predictions {
   public static Predictions of(
       Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
     Predictions predictions = new Predictions(rig, harness, checks);
-    hypotheses.forEach(h -> predictions.solve(h).ifPresent(predictions.singles::add));
+    for (int from = 0; from < hypotheses.size(); ) {
+      int end = Severities.end(hypotheses, from);
+      predictions.solve(hypotheses.subList(from, end));
+      from = end;
+    }
     return predictions;
   }
 
@@ -98,20 +97,30 @@ public final class Predictions {
             setup, s -> new FaultSolver(s.network(rig, harness, signal).network()));
   }
 
-  /** The network with a hypothesis's faults; empty where no rig can stand so. */
-  private Optional<Row> solve(Hypothesis hypothesis) {
-    try {
-      double[] mean = predict(hypothesis);
-      double[] healthy = singles.isEmpty() ? mean : singles.get(0).means();
-      double[] deviation = new double[mean.length];
-      for (int c = 0; c < mean.length; c++) {
-        deviation[c] = deviation(checks.get(c), hypothesis, mean[c], healthy[c]);
-      }
-      return Optional.of(new Row(hypothesis, mean, deviation, true));
-    } catch (NetworkException cannot) {
-      // Two stiff sources against each other and the like.
-      return Optional.empty();
+  /** One fault in all its severities. */
+  private void solve(List<Hypothesis> severities) {
+    double[] healthy = singles.isEmpty() ? new double[0] : singles.get(0).means();
+    Severities solved = new Severities(severities, healthy, this::predict);
+    for (int i = 0; i < solved.size(); i++) {
+      int own = i;
+      IntToDoubleFunction spread =
+          solved.size() > 1
+              ? c -> solved.spread(own, c)
+              : c -> graded(solved.hypothesis(own), c, solved.means(own)[c]);
+      singles.add(row(solved.hypothesis(i), solved.means(i), spread));
     }
+  }
+
+  /**
+   * @param spread how far a graded fault may move each reading to either side
+   */
+  private Row row(Hypothesis hypothesis, double[] mean, IntToDoubleFunction spread) {
+    double[] healthy = singles.isEmpty() ? mean : singles.get(0).means();
+    double[] deviation = new double[mean.length];
+    for (int c = 0; c < mean.length; c++) {
+      deviation[c] = deviation(checks.get(c), mean[c], healthy[c], spread.applyAsDouble(c));
+    }
+    return new Row(hypothesis, mean, deviation, true);
   }
 
   /** Two faults together, solved; remembered, since the next reading will ask again. */
@@ -119,24 +128,41 @@ public final class Predictions {
     if (pairs.size() > MOST_PAIRS) {
       pairs.clear();
     }
-    return pairs.computeIfAbsent(new HashSet<>(both.faults()), faults -> solve(both));
+    return pairs.computeIfAbsent(
+        new HashSet<>(both.faults()),
+        faults -> predict(both).map(mean -> row(both, mean, c -> graded(both, c, mean[c]))));
   }
 
-  private double[] predict(Hypothesis hypothesis) {
+  /** Solves the network with a hypothesis's faults; empty where no rig can stand so. */
+  private Optional<double[]> predict(Hypothesis hypothesis) {
     List<FaultSolver.Change> changes = FaultSolver.changes(whole, hypothesis.faults());
     Map<Setup, Readout> readouts = new HashMap<>();
     Function<Setup, Readout> solved =
         setup ->
             readouts.computeIfAbsent(setup, s -> solver(s, hypothesis.faults()).solve(changes));
     double[] mean = new double[checks.size()];
-    for (int c = 0; c < mean.length; c++) {
-      double reading = checks.get(c).probing().readOn(solved);
-      mean[c] = seen(checks.get(c), reading);
+    try {
+      for (int c = 0; c < mean.length; c++) {
+        mean[c] = seen(checks.get(c), checks.get(c).probing().readOn(solved));
+      }
+      return Optional.of(mean);
+    } catch (NetworkException cannot) {
+      // Two stiff sources against each other and the like.
+      return Optional.empty();
     }
-    return mean;
   }
 
-  private static double deviation(Check check, Hypothesis hypothesis, double mean, double healthy) {
+  /**
+   * How far a fault without neighbours may move a reading. Of a divider V = V₀·R/(R + r) a factor
+   * in r moves V by (V₀ − V)·V/V₀: most in the middle.
+   */
+  private double graded(Hypothesis hypothesis, int check, double mean) {
+    double healthy = singles.isEmpty() ? mean : singles.get(0).means()[check];
+    double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
+    return hypothesis.graded() * (mean - healthy) * partly;
+  }
+
+  private static double deviation(Check check, double mean, double healthy, double graded) {
     if (!check.measure().words().isEmpty()) {
       return 0;
     }
@@ -149,12 +175,6 @@ public final class Predictions {
       // Live is live, however far a pin is out.
       return meter;
     }
-    // Of a divider V = V₀·R/(R + r) a factor in r moves V by (V₀ − V)·V/V₀: most in the middle.
-    double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
-    double graded =
-        hypothesis.flatVolts().isPresent()
-            ? HALF_A_STEP * mean / hypothesis.flatVolts().getAsDouble()
-            : hypothesis.graded() ? GRADED * (mean - healthy) * partly : 0;
     return Math.sqrt(parameters * parameters + meter * meter + graded * graded);
   }
 

@@ -35,7 +35,7 @@ public final class FaultCatalog {
   private static final double[] FLAT_VOLTS = {11.5, 10.6, 9.6, 8.6, 7.4, 6};
 
   /** How far a breakaway pin is out, Ω. */
-  private static final double[] PULLED_OHMS = {0.1, 0.4, 1.5, 5};
+  private static final double[] PULLED_OHMS = {0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.4};
 
   /** Currents of a magnet against a sound one's. */
   private static final double[] SHORTED = {1.6, 2.4, 4};
@@ -46,7 +46,7 @@ public final class FaultCatalog {
   private static final double[] WRONG_WATTS = {0.5, 2};
 
   /** Of bare copper on metal, Ω. */
-  private static final double[] TOUCHING = {0.03, 0.13, 0.5};
+  private static final double[] TOUCHING = {0.03, 0.06, 0.12, 0.25, 0.5};
 
   private final Harness harness;
   private final FaultList list;
@@ -73,6 +73,8 @@ public final class FaultCatalog {
     catalog.breakawayLeads();
     list.weigh(4);
     catalog.loads();
+    list.weigh(1);
+    catalog.wrongLamps();
     list.weigh(1.5);
     catalog.conductors();
     list.weigh(2);
@@ -229,11 +231,6 @@ public final class FaultCatalog {
                 Trouble.WRONG_WAY_ROUND,
                 OfLamp.of(load));
           }
-          list.graded(
-              Fault.Kind.DRAWS,
-              load.name(),
-              WRONG_WATTS,
-              new FaultFamily(Trouble.WRONG_LAMP, OfLamp.of(load)));
         }
         case MAGNET -> {
           Place magnet = OfLoad.of(load);
@@ -250,6 +247,19 @@ public final class FaultCatalog {
         case CHARGE -> {
           // A battery has its own faults below; of an actuator's supply the wire is what fails.
         }
+      }
+    }
+  }
+
+  /** Rarer than one that is burnt out: somebody had to put it in. */
+  private void wrongLamps() {
+    for (Load load : harness.loads()) {
+      if (load.lamp()) {
+        list.graded(
+            Fault.Kind.DRAWS,
+            load.name(),
+            WRONG_WATTS,
+            new FaultFamily(Trouble.WRONG_LAMP, OfLamp.of(load)));
       }
     }
   }

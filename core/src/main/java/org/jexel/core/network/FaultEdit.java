@@ -127,9 +127,10 @@ final class FaultEdit {
     if (element instanceof Resistor r) {
       return new Resistor(r.name(), r.a(), r.b(), r.ohms() / factor);
     } else if (element instanceof Filament f) {
-      return new Filament(f.name(), f.a(), f.b(), f.amps() * factor, f.volts());
+      // Half the watts, half the light.
+      return new Filament(f.name(), f.a(), f.b(), f.amps() * factor, f.volts(), factor);
     } else if (element instanceof Led l) {
-      return new Led(l.name(), l.a(), l.b(), l.amps() * factor);
+      return new Led(l.name(), l.a(), l.b(), l.amps() * factor, factor);
     }
     throw cannot(element.name(), "is no load");
   }
@@ -139,9 +140,9 @@ final class FaultEdit {
     if (pole instanceof Resistor r) {
       return new Resistor(name, a, b, r.ohms());
     } else if (pole instanceof Filament f) {
-      return new Filament(name, a, b, f.amps(), f.volts());
+      return new Filament(name, a, b, f.amps(), f.volts(), f.light());
     } else if (pole instanceof Led l) {
-      return new Led(name, a, b, l.amps());
+      return new Led(name, a, b, l.amps(), l.light());
     } else if (pole instanceof Diode d) {
       return new Diode(name, a, b, d.forward());
     }

@@ -1,7 +1,9 @@
 package org.jexel.core.network;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -19,36 +21,33 @@ import org.jexel.core.rig.Rig;
 final class FaultList {
   /**
    * What a corroded contact loses of the volts at its own greatest current: from twice what the
-   * drop limits of lamps and brakes allow (below them it is none) to nearly all, each about four
-   * times the ohms of the one before, so that no severity lies between two. In ohms that is little
-   * where brakes draw and much where a diode lamp does.
+   * drop limits allow (below them it is none) to nearly all. In ohms that is little where brakes
+   * draw and much where a diode lamp does.
    */
-  private static final double[] CORRODED = {0.1, 0.3, 0.63, 0.88};
+  private static final double LEAST_LOSS = 0.1;
+
+  private static final double LEAST_LOSS_OF_BRAKES = 0.2;
+  private static final double GREATEST_LOSS = 0.9;
 
   private static final List<StateWord> STATES =
-      List.of(
-          StateWord.TAIL,
-          StateWord.LEFT,
-          StateWord.RIGHT,
-          StateWord.STOP,
-          StateWord.REVERSE,
-          StateWord.LEVER);
+      List.of(StateWord.TAIL, StateWord.LEFT, StateWord.RIGHT, StateWord.STOP, StateWord.REVERSE);
 
   /** Less than a marker lamp draws is no current, A. */
   private static final double CARRIES_AMPS = 0.01;
 
   private final Harness harness;
-  private final List<Solution> states;
+  private final Map<StateWord, Solution> states = new EnumMap<>(StateWord.class);
   private final Set<String> parts;
   private final List<KnownFault> faults = new ArrayList<>();
   private double weight;
 
   FaultList(Rig rig, Harness harness) {
     this.harness = harness;
-    this.states =
-        STATES.stream()
-            .map(word -> RigNetwork.of(rig, harness, RigState.of(word)).network().solve())
-            .toList();
+    for (StateWord word : StateWord.values()) {
+      if (word == StateWord.LEVER || STATES.contains(word)) {
+        states.put(word, RigNetwork.of(rig, harness, RigState.of(word)).network().solve());
+      }
+    }
     this.parts =
         RigNetwork.whole(rig, harness).elements().stream()
             .map(Element::name)
@@ -95,31 +94,38 @@ final class FaultList {
   }
 
   /**
-   * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I. One place is one
-   * fault, however bad: its severities share its weight.
+   * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I; each severity has
+   * twice the ohms of the one before, so that none lies between two. One place is one fault,
+   * however bad: its severities share its weight.
    */
   void corroded(String element, PinFunction function, FaultFamily family) {
-    for (double share : CORRODED) {
-      double ohms = LampLoad.NOMINAL_VOLTS / amps(element, function) * share / (1 - share);
+    double braking = amps(element, StateWord.LEVER);
+    double lit = STATES.stream().mapToDouble(word -> amps(element, word)).max().orElse(0);
+    double most = Math.max(braking, lit);
+    // By design where no state makes it flow.
+    double amps = most > CARRIES_AMPS ? most : Math.max(CARRIES_AMPS, harness.amps(function));
+    double least = braking >= lit ? LEAST_LOSS_OF_BRAKES : LEAST_LOSS;
+    List<Double> ratios = new ArrayList<>();
+    for (double part = ratio(least); part < ratio(GREATEST_LOSS); part *= 2) {
+      ratios.add(part);
+    }
+    for (double part : ratios) {
       add(
-          Fault.of(Fault.Kind.OHMS, element, ohms),
+          Fault.of(Fault.Kind.OHMS, element, LampLoad.NOMINAL_VOLTS / amps * part),
           family,
-          OptionalDouble.of(share),
-          weight / CORRODED.length);
+          OptionalDouble.of(part / (1 + part)),
+          weight / ratios.size());
     }
   }
 
-  /**
-   * The greatest current of a conductor or joint in any one state; by design where no state makes
-   * it flow, A.
-   */
-  private double amps(String element, PinFunction function) {
-    double most =
-        states.stream()
-            .filter(state -> state.network().has(element))
-            .mapToDouble(state -> Math.abs(state.amps(element)))
-            .max()
-            .orElse(0);
-    return most > CARRIES_AMPS ? most : Math.max(CARRIES_AMPS, harness.amps(function));
+  /** Of what is lost to what is left. */
+  private static double ratio(double loss) {
+    return loss / (1 - loss);
+  }
+
+  /** Through a conductor or joint, A; 0 where it is not in this state's network. */
+  private double amps(String element, StateWord word) {
+    Solution state = states.get(word);
+    return state != null && state.network().has(element) ? Math.abs(state.amps(element)) : 0;
   }
 }

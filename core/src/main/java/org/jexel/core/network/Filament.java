@@ -10,8 +10,9 @@ package org.jexel.core.network;
  * @param a live terminal; the lamp does not mind its direction
  * @param amps I₀, current at {@code volts}
  * @param volts V₀, rated voltage
+ * @param light what it gives at V₀, as a share of what the lamp that belongs there gives
  */
-public record Filament(String name, String a, String b, double amps, double volts)
+public record Filament(String name, String a, String b, double amps, double volts, double light)
     implements Element.TwoPole {
   private static final double COLD = 12;
   private static final double POWER = 0.55;
@@ -22,6 +23,11 @@ public record Filament(String name, String a, String b, double amps, double volt
 
   /** Where the cold line and the power law cross, as a share of V₀. */
   static final double CROSSING = Math.pow(COLD, -1 / (1 - POWER));
+
+  /** The lamp that belongs there. */
+  public Filament(String name, String a, String b, double amps, double volts) {
+    this(name, a, b, amps, volts, 1);
+  }
 
   public Filament {
     if (!(amps > 0) || !(volts > 0)) {
@@ -48,8 +54,8 @@ public record Filament(String name, String a, String b, double amps, double volt
     return amps / volts;
   }
 
-  /** Visible output as a share of that at rated voltage. */
+  /** Visible output as a share of that of the right lamp at rated voltage. */
   public double brightness(double across) {
-    return Math.pow(Math.abs(across) / volts, LIGHT);
+    return light * Math.pow(Math.abs(across) / volts, LIGHT);
   }
 }

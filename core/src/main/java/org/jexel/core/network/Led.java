@@ -7,11 +7,18 @@ package org.jexel.core.network;
  * @param a plus terminal
  * @param b minus terminal
  * @param amps regulated current
+ * @param light what it gives then, as a share of what the lamp that belongs there gives
  */
-public record Led(String name, String a, String b, double amps) implements Element.TwoPole {
+public record Led(String name, String a, String b, double amps, double light)
+    implements Element.TwoPole {
   static final double DARK_VOLTS = 7;
   static final double FULL_VOLTS = 10.5;
   static final double LEAK_SIEMENS = 1e-7;
+
+  /** The lamp that belongs there. */
+  public Led(String name, String a, String b, double amps) {
+    this(name, a, b, amps, 1);
+  }
 
   public Led {
     if (!(amps > 0)) {
@@ -21,7 +28,7 @@ public record Led(String name, String a, String b, double amps) implements Eleme
 
   @Override
   public double amps(double across) {
-    return amps * brightness(across) + LEAK_SIEMENS * across;
+    return amps * open(across) + LEAK_SIEMENS * across;
   }
 
   @Override
@@ -37,8 +44,13 @@ public record Led(String name, String a, String b, double amps) implements Eleme
     return amps / FULL_VOLTS;
   }
 
-  /** Visible output as a share of the regulated one. */
+  /** Visible output as a share of the right lamp's regulated one. */
   public double brightness(double across) {
+    return light * open(across);
+  }
+
+  /** How far the regulator is open, 0 to 1. */
+  private static double open(double across) {
     return SmoothStep.at((across - DARK_VOLTS) / (FULL_VOLTS - DARK_VOLTS));
   }
 }

@@ -91,7 +91,7 @@ class DiagnosisTest {
         FaultCatalog.of(BRAKED, HARNESS).stream()
             .filter(f -> f.family().trouble() == FaultFamily.Trouble.POOR_EARTH_IN_VEHICLE)
             .toList();
-    assertThat(poor).hasSize(4);
+    assertThat(poor).hasSize(6);
     for (KnownFault known : poor) {
       Diagnosis found = follow(List.of(known.fault()), "", 3, new ArrayList<>());
       assertThat(found.groups().get(0).words(UnitSystem.METRIC))

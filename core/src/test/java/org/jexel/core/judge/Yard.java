@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Random;
 import java.util.SplittableRandom;
 import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Probing;
 import org.jexel.core.check.Setup;
@@ -28,6 +30,9 @@ import org.jexel.core.rig.Rig;
  * takes the healthy netlist and where the leads of a check go.
  */
 final class Yard {
+  /** What an editor put before a lamp's law. */
+  private static final Pattern FACTOR = Pattern.compile("\\G(?:i=)?([0-9.e+-]+)\\*\\(");
+
   private static final double PROBE_AMPS = 1e-3;
   private static final double LIVE_VOLTS = 0.05;
   private static final double PULLS_AMPS = 0.8;
@@ -147,19 +152,24 @@ final class Yard {
     return Math.min(NoFigure.OPEN.si(), Math.max(0, ohms));
   }
 
-  /** Light of a lamp, from the volts across it and the laws of the trade. */
+  /** Light of a lamp, from the volts across it, its watts and the laws of the trade. */
   private double light(Setup setup, String lamp) {
     String[] card = deck(setup).card('b', lamp).orElse(null);
-    if (card == null || card[3].startsWith("i=1.00000000000e-09")) {
+    if (card == null) {
       return 0;
+    }
+    double watts = 1;
+    Matcher factor = FACTOR.matcher(card[3]);
+    while (factor.find()) {
+      watts *= Double.parseDouble(factor.group(1));
     }
     double volts = volts(setup, card[1], card[2]);
     Element law = networks.get(setup).element(lamp);
     if (law instanceof Filament f) {
-      return Math.pow(Math.abs(volts) / f.volts(), 3.4);
+      return watts * Math.pow(Math.abs(volts) / f.volts(), 3.4);
     } else if (law instanceof Led) {
       double u = Math.max(0, Math.min(1, (volts - 7) / 3.5));
-      return u * u * (3 - 2 * u);
+      return watts * u * u * (3 - 2 * u);
     }
     return 0;
   }
