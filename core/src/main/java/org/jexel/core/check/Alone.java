@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
 
 /**
  * Working without a helper in the cab: lamps and indicators stay on by themselves, a pedal and a
@@ -19,7 +20,9 @@ public final class Alone {
   public static boolean needsHelper(Check check) {
     Setup setup = check.probing().setup();
     RigState state = setup.state();
+    // Who looks at the controller sits at the pedal.
     return setup.kind() == Setup.Kind.RIG
+        && check.measure() != Measure.WAKING
         && Stream.of(StateWord.STOP, StateWord.PEDAL, StateWord.LEVER).anyMatch(state::is);
   }
 

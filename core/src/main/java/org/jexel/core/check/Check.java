@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Verdict;
@@ -49,6 +50,7 @@ public record Check(
   public enum Group {
     SUPPLY("Supply", true),
     SOCKET("Vehicle's socket, no load", true),
+    FUSES("Fuses in the vehicle", false),
     LOADED("At the connector, plug in", true),
     BENCH("Trailer alone on a bench supply", false),
     BOX("At the junction box", false),
@@ -57,6 +59,7 @@ public record Check(
     MAGNETS("Each magnet by itself", false),
     BRAKES("Brakes under load", true),
     AT_THE_LAMP("At each lamp and magnet", false),
+    CHARGE("Charge and breakaway", true),
     SEEN("Seen, heard and felt", true);
 
     private final String label;
@@ -113,14 +116,17 @@ public record Check(
       case BRAKES, LOADED ->
           // A clamp is on the conductor, not on a pin.
           measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
-      case SUPPLY, SEEN, BOX, AT_THE_LAMP, MAGNETS -> Optional.empty();
+      case CHARGE ->
+          function == PinFunction.BRAKE ? Optional.of(Face.View.PLUG_FACE) : Optional.empty();
+      case SUPPLY, FUSES, SEEN, BOX, AT_THE_LAMP, MAGNETS -> Optional.empty();
     };
   }
 
   /** The pin under the black lead; empty where it is taken elsewhere, or no lead at all. */
   public Optional<PinFunction> blackPin() {
-    boolean elsewhere =
-        function == PinFunction.EARTH || group == Group.CONTINUITY || black.equals("–");
+    boolean atTheTerminal =
+        group == Group.CONTINUITY && !probing.black().equals(Nodes.plug(PinFunction.EARTH));
+    boolean elsewhere = function == PinFunction.EARTH || atTheTerminal || black.equals("–");
     return face().isEmpty() || elsewhere ? Optional.empty() : Optional.of(PinFunction.EARTH);
   }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
+import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Element;
@@ -15,6 +16,7 @@ import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.Solution;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.Rig;
@@ -72,6 +74,12 @@ final class CheckMaker {
         double minutes) {
       this(id, title, group, function, state, place, red, black, why, minutes, SOLVED);
     }
+  }
+
+  /** A pin of this pair, as it is told. */
+  static String pin(Connector connector, PinFunction function) {
+    return Phrase.of(
+        "pin %d, %s", connector.pin(function).orElseThrow().number(), function.label());
   }
 
   /** Whether this rig has the points that the leads go to. */

@@ -39,6 +39,8 @@ final class CheckMeaning {
               : low
                   ? "The trailer draws too little: a lamp, a magnet or a joint is missing."
                   : "The trailer draws too much: something is chafed, shorted or joined to it.";
+      case FUSES ->
+          "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
       case SEEN -> "Not as computed for this state. The fault finder weighs what can explain it.";
       case SUPPLY ->
           SupplyFinding.of(reading)
@@ -59,6 +61,12 @@ final class CheckMeaning {
               : reading > 10 * check.band().expected()
                   ? "Open: a broken conductor, an open return, or all magnets off."
                   : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
+      case CHARGE ->
+          check.function() == PinFunction.CHARGE
+              ? "The breakaway's battery is not kept up: look at the charge pin, its fuse and its run."
+              : dead
+                  ? "A trailer that comes off would not brake. Look at the breakaway's battery, its fuse, its switch and both leads."
+                  : "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts.";
       case BRAKES ->
           check.function() == PinFunction.BRAKE && dead
               ? "Nothing at the brake pin. Look at the controller's output, its breaker and its stop signal."

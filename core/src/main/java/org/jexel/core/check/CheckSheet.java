@@ -33,11 +33,7 @@ public final class CheckSheet {
   /** Id of the check whose reading every later one starts from. */
   public static final String SUPPLY = BATTERY.text();
 
-  /** Where the clamp goes: the vehicle's conductor to the brake pin. */
-  private static final String BRAKE_CONDUCTOR = Nodes.wire(Nodes.socket(PinFunction.BRAKE));
-
   private static final double AT_SOCKET = 1;
-  private static final double WITH_HELPER = 3;
 
   private final Rig rig;
   private final CheckMaker maker;
@@ -63,15 +59,7 @@ public final class CheckSheet {
         sheet.socket(pin);
       }
     }
-    if (rig.hasElectricBrakes() && rig.carries(PinFunction.BRAKE)) {
-      sheet.brakeResistance();
-      sheet.brakeVolts();
-      if (rig.hasMagnets()) {
-        sheet.brakeAmps();
-      } else if (harness.has(PinFunction.CHARGE)) {
-        sheet.pumpSupply();
-      }
-    }
+    sheet.checks.addAll(BrakeChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
     sheet.checks.addAll(SenseChecks.of(harness, sheet.maker));
@@ -143,91 +131,8 @@ public final class CheckSheet {
     };
   }
 
-  private void brakeResistance() {
-    add(
-        new CheckMaker.Words(
-            new CheckId("brake", "resistance"),
-            "Brake circuit, resistance",
-            Check.Group.TRAILER,
-            PinFunction.BRAKE,
-            "Plug out, breakaway pin in" + (rig.hasMagnets() ? ", magnets cold." : "."),
-            "At the trailer's plug",
-            brakePin(),
-            earthPin(),
-            rig.hasMagnets()
-                ? "All magnets lie side by side: one that is off raises it, one that is shorted lowers it."
-                : "The actuator's signal input is all that the pin sees.",
-            AT_SOCKET,
-            rig.hasMagnets()
-                ? "R = 1 / Σ(n / r) + copper and contacts"
-                : "R = signal input of the actuator"),
-        new Probing(
-            Setup.dead(),
-            Measure.OHMS,
-            Nodes.plug(PinFunction.BRAKE),
-            Nodes.plug(PinFunction.EARTH)));
-  }
-
-  private void brakeVolts() {
-    volts(
-        Setup.rig(StateWord.LEVER),
-        new CheckId("brake", "volts"),
-        "Brake pin, full lever, brakes joined",
-        Check.Group.BRAKES,
-        PinFunction.BRAKE,
-        "Plug in, gain at the top, helper holds the lever full.",
-        "At the connector, probes from behind",
-        brakePin(),
-        earthPin(),
-        Nodes.socket(PinFunction.BRAKE),
-        Nodes.socket(PinFunction.EARTH),
-        "The output is pulsed: without the brakes as load a meter shows a ghost of it, so they stay joined.",
-        WITH_HELPER);
-  }
-
-  private void brakeAmps() {
-    add(
-        new CheckMaker.Words(
-            new CheckId("brake", "amps"),
-            "Brake current, full lever",
-            Check.Group.BRAKES,
-            PinFunction.BRAKE,
-            "Plug in, gain at the top, helper holds the lever full.",
-            "Clamp on the brake conductor, or ammeter in the feed",
-            "in the brake conductor",
-            "in series, or the clamp around it",
-            "Current is what the magnets pull with; it falls when one is off.",
-            WITH_HELPER,
-            "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)"),
-        new Probing(Setup.rig(StateWord.LEVER), Measure.AMPS, BRAKE_CONDUCTOR, ""));
-  }
-
-  /** An actuator draws its signal only, too little for a clamp; its pump is what loads a pin. */
-  private void pumpSupply() {
-    volts(
-        Setup.rig(StateWord.LEVER),
-        new CheckId("brake", "supply"),
-        "Charge pin, pump running",
-        Check.Group.BRAKES,
-        PinFunction.CHARGE,
-        "Plug in, gain at the top, helper holds the lever full.",
-        "At the connector, probes from behind",
-        Phrase.of("pin %d, charge", rig.connector().pin(PinFunction.CHARGE).orElseThrow().number()),
-        earthPin(),
-        Nodes.socket(PinFunction.CHARGE),
-        Nodes.socket(PinFunction.EARTH),
-        "The pump draws up to 30 A: a feed that looks whole without load breaks down here.",
-        WITH_HELPER);
-  }
-
   private String earthPin() {
-    return Phrase.of(
-        "pin %d, earth", rig.connector().pin(PinFunction.EARTH).orElseThrow().number());
-  }
-
-  private String brakePin() {
-    return Phrase.of(
-        "pin %d, brake", rig.connector().pin(PinFunction.BRAKE).orElseThrow().number());
+    return CheckMaker.pin(rig.connector(), PinFunction.EARTH);
   }
 
   private void volts(

@@ -9,8 +9,8 @@ public final class Plausible {
   /** Above any 12 V system with a charger on it, V. */
   private static final double MOST_VOLTS = 30;
 
-  /** Above the greatest breaker of the trade, A. */
-  private static final double MOST_AMPS = 60;
+  /** Above what a short behind any fuse of the trade draws before that opens, A. */
+  private static final double MOST_AMPS = 150;
 
   /** Above the range of a workshop meter, Ω. */
   private static final double MOST_OHMS = 20e6;
@@ -32,8 +32,8 @@ public final class Plausible {
                   ? "More than 30 V cannot stand on this rig. Check the range."
                   : null;
           case AMPS ->
-              Math.abs(si) > MOST_AMPS
-                  ? "More than 60 A is past this rig's fuses. Check the range."
+              Math.abs(si) > MOST_AMPS && NoFigure.of(measure, si).isEmpty()
+                  ? "More than 150 A is past this rig's fuses. Check the range."
                   : null;
           default -> null;
         });

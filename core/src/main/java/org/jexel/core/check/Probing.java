@@ -25,7 +25,10 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
   /** A magnet that draws so much pulls hard enough to be felt or heard, A. */
   private static final double PULLS = 0.8;
 
-  /** Through the signal input of an actuator that answers: a volt across 10 kΩ, A. */
+  /** A controller's output that shows that it has understood, V. */
+  private static final double AWAKE = 1;
+
+  /** Through the signal input of an actuator that answers, a volt across 10 kΩ, A. */
   private static final double SIGNAL = 1e-4;
 
   /**
@@ -39,6 +42,9 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       case OHMS ->
           Math.min(OPEN, Math.abs(ofPart() ? network.ohms(red) : network.ohms(red, black)));
       case GLOW -> Lit.scale(network.brightness(red));
+      // Whether one is blown is told by what its rig draws: see FaultyRig.
+      case FUSE -> 0;
+      case WAKING -> network.volts(red, black) > AWAKE ? 1 : 0;
       case TURNING, HUMMING -> works(network) ? 1 : 0;
       default -> throw new IllegalStateException(measure.name());
     };

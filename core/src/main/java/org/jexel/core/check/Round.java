@@ -44,6 +44,8 @@ public record Round(List<Check> checks) {
     return switch (first().measure()) {
       case GLOW -> "Look round: " + Phrase.within(state);
       case TURNING -> "Turn each braked wheel by hand";
+      case FUSE -> "Look at the fuses of the socket";
+      case WAKING -> first().title();
       case HUMMING -> "Listen at the brakes";
       default -> first().title();
     };

@@ -5,6 +5,7 @@ import java.util.List;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.LampRole;
@@ -15,6 +16,7 @@ import org.jexel.core.rig.LampRole;
  */
 final class SenseChecks {
   private static final String NO_LEAD = "–";
+  private static final double AT_THE_FUSES = 3;
   private static final double ROUND = 1.5;
   private static final double WITH_HELPER = 2;
   private static final double ON_STANDS = 6;
@@ -36,9 +38,32 @@ final class SenseChecks {
 
   static List<Check> of(Harness harness, CheckMaker maker) {
     SenseChecks senses = new SenseChecks(harness, maker);
+    senses.fuses();
     senses.lamps();
     senses.brakes();
     return senses.checks;
+  }
+
+  private void fuses() {
+    for (PinFunction function : PinFunction.values()) {
+      if (function != PinFunction.EARTH && harness.has(function)) {
+        checks.add(
+            maker.make(
+                new CheckMaker.Words(
+                    new CheckId("fuse", Nodes.id(function)),
+                    "Fuse: " + function.label(),
+                    Check.Group.FUSES,
+                    function,
+                    "All off. Look through each fuse, or pull it. Put in one of the same rating, once, and only where nothing is seen to be wrong.",
+                    "At the vehicle's fuses",
+                    "your eye",
+                    NO_LEAD,
+                    "A blown fuse is half an answer: the other half is what blew it.",
+                    AT_THE_FUSES),
+                new Probing(
+                    Setup.rig(StateWord.UNPLUGGED), Measure.FUSE, Nodes.fuse(function), "")));
+      }
+    }
   }
 
   private void lamps() {

@@ -13,12 +13,12 @@ import org.jexel.core.network.Filament;
 import org.jexel.core.network.Fuse;
 import org.jexel.core.network.Led;
 import org.jexel.core.network.Network;
-import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.rig.Rig;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A meter, an eye and an ear on a simulated rig with hidden faults. Every healthy part lies
@@ -35,7 +35,7 @@ public final class SimulatedMeter {
   private final long seed;
   private final Random noise;
   private final Map<Setup, FaultSolver> solvers = new HashMap<>();
-  private final Map<Setup, Readout> readouts = new HashMap<>();
+  private @Nullable FaultyRig faulty;
 
   /**
    * @param seed settles where in its tolerance every part lies
@@ -54,7 +54,7 @@ public final class SimulatedMeter {
    */
   public double read(Check check) {
     Measure measure = check.measure();
-    double value = check.probing().readOn(setup -> readouts.computeIfAbsent(setup, this::solve));
+    double value = faulty().read(check);
     int words = measure.words().size();
     if (words > 0) {
       value = Math.round(value);
@@ -75,12 +75,11 @@ public final class SimulatedMeter {
     return Math.round(shown / digit) * digit;
   }
 
-  private Readout solve(Setup setup) {
-    return solver(setup).solve(changes());
-  }
-
-  private List<FaultSolver.Change> changes() {
-    return FaultSolver.changes(RigNetwork.whole(rig, harness), faults);
+  private FaultyRig faulty() {
+    if (faulty == null) {
+      faulty = new FaultyRig(RigNetwork.whole(rig, harness), faults, this::solver);
+    }
+    return faulty;
   }
 
   private FaultSolver solver(Setup setup) {

@@ -12,6 +12,7 @@ import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * What the trailer tells by itself, plug out: what each pin draws from a bench supply, which
@@ -27,6 +28,8 @@ final class TrailerAlone {
 
   /** The fused lead goes from pin to pin. */
   private static final double BENCH_LEAD = 2;
+
+  private static final double AT_THE_PLUG = 1;
 
   private static final double UNDER = 6;
 
@@ -50,6 +53,7 @@ final class TrailerAlone {
   static List<Check> of(Connector connector, Harness harness, CheckMaker maker) {
     TrailerAlone alone = new TrailerAlone(connector, harness, maker);
     alone.onTheBench();
+    alone.towardsEarth();
     alone.runs();
     alone.returns();
     alone.magnets();
@@ -68,13 +72,37 @@ final class TrailerAlone {
               "Bench supply on " + function.label(),
               Check.Group.BENCH,
               function,
-              "Plug out; bench supply of 12.8 V through a fused lead on this pin and earth.",
+              Phrase.of(
+                  "Plug out; bench supply of 12.8 V on this pin and earth, through a lead fused at %s. If that fuse blows, type blown.",
+                  Measure.RATING.text(RigNetwork.benchFuse(harness, function), UnitSystem.METRIC)),
               "At the trailer's plug",
               "in series in the fused lead",
               "earth pin to the supply's minus",
               "It settles whether vehicle or trailer is at fault: here no vehicle is joined.",
               BENCH_LEAD),
           new Probing(Setup.bench(function), Measure.AMPS, RigNetwork.BENCH, ""));
+    }
+  }
+
+  /** What a pin sees of the earth pin: the cold lamps, or a chafe, without a fuse being spent. */
+  private void towardsEarth() {
+    for (PinFunction function : LoadedChecks.circuits(harness)) {
+      add(
+          new CheckMaker.Words(
+              new CheckId("dead", Nodes.id(function)),
+              "Ohms of the %s pin to earth".formatted(function.label()),
+              Check.Group.CONTINUITY,
+              function,
+              DEAD,
+              "At the trailer's plug",
+              Phrase.of(
+                  "pin %d, %s", connector.pin(function).orElseThrow().number(), function.label()),
+              Phrase.of("pin %d, earth", connector.pin(PinFunction.EARTH).orElseThrow().number()),
+              "Cold filaments lie side by side, and diode lamps show none at all. Less than that is a chafe, and no fuse is spent on finding it.",
+              AT_THE_PLUG,
+              "R = 1 / Σ(1 / R_lamp), each lamp cold, and the runs"),
+          new Probing(
+              Setup.dead(), Measure.OHMS, Nodes.plug(function), Nodes.plug(PinFunction.EARTH)));
     }
   }
 

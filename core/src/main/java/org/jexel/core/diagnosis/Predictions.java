@@ -10,10 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.function.IntToDoubleFunction;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.FaultyRig;
 import org.jexel.core.check.Meter;
 import org.jexel.core.check.Setup;
 import org.jexel.core.harness.Harness;
@@ -21,7 +21,6 @@ import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.NetworkException;
-import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
@@ -55,7 +54,7 @@ public final class Predictions {
   private final Map<String, Integer> places = new HashMap<>();
   private final List<Row> singles = new ArrayList<>();
   private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
-  private final Map<Setup, FaultSolver> signalled = new LinkedHashMap<>();
+  private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new LinkedHashMap<>();
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
   private final Network whole;
 
@@ -93,8 +92,10 @@ public final class Predictions {
     List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
     return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
         ? solver(setup)
-        : signalled.computeIfAbsent(
-            setup, s -> new FaultSolver(s.network(rig, harness, signal).network()));
+        : signalled
+            .computeIfAbsent(setup, s -> new HashMap<>())
+            .computeIfAbsent(
+                signal, wrong -> new FaultSolver(setup.network(rig, harness, wrong).network()));
   }
 
   /** One fault in all its severities. */
@@ -135,15 +136,12 @@ public final class Predictions {
 
   /** Solves the network with a hypothesis's faults; empty where no rig can stand so. */
   private Optional<double[]> predict(Hypothesis hypothesis) {
-    List<FaultSolver.Change> changes = FaultSolver.changes(whole, hypothesis.faults());
-    Map<Setup, Readout> readouts = new HashMap<>();
-    Function<Setup, Readout> solved =
-        setup ->
-            readouts.computeIfAbsent(setup, s -> solver(s, hypothesis.faults()).solve(changes));
     double[] mean = new double[checks.size()];
     try {
+      List<Fault> faults = hypothesis.faults();
+      FaultyRig faulty = new FaultyRig(whole, faults, setup -> solver(setup, faults));
       for (int c = 0; c < mean.length; c++) {
-        mean[c] = seen(checks.get(c), checks.get(c).probing().readOn(solved));
+        mean[c] = seen(checks.get(c), faulty.read(checks.get(c)));
       }
       return Optional.of(mean);
     } catch (NetworkException cannot) {

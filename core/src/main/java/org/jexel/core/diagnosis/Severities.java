@@ -12,9 +12,8 @@ import org.jexel.core.network.Fault;
  *
  * <p>Of a resistance every other severity is solved. In a linear network a resistance u that is put
  * into one branch moves every reading by d(u) = D·u / (u + ρ), with ρ what the branch sees of the
- * rest (Thévenin); the same holds for the conductance of a path that is added. Two solved
- * neighbours give D and ρ of each reading, and what lies between them without a solution. Lamps
- * bend that little, since the neighbours are near.
+ * rest (Thévenin). Two solved neighbours give D and ρ of each reading, and what lies between them
+ * without a solution. Lamps bend that little, since the neighbours are near.
  */
 final class Severities {
   /** Fewer are solved one by one. */
@@ -56,10 +55,10 @@ final class Severities {
             one.isPresent() && two.isPresent()
                 ? Optional.of(
                     means(
-                        put(own),
-                        put(severities.get(i - 1)),
+                        fault(own).amount(),
+                        fault(severities.get(i - 1)).amount(),
                         one.get(),
-                        put(severities.get(i + 1)),
+                        fault(severities.get(i + 1)).amount(),
                         two.get()))
                 : predict.apply(own);
       }
@@ -84,7 +83,8 @@ final class Severities {
   }
 
   /**
-   * How far a reading may lie from this severity's: half of the way to its neighbours.
+   * How far a reading may lie from this severity's: half of the way to the nearer neighbour, since
+   * the other may have blown a fuse.
    *
    * @throws IllegalStateException where there is one severity alone
    */
@@ -93,15 +93,13 @@ final class Severities {
       throw new IllegalStateException("one severity has no neighbour");
     }
     double here = means.get(i)[check];
-    double way = 0;
-    int neighbours = 0;
+    double way = 2 * MOST_OPEN * Math.abs(here - healthy[check]);
     for (int other = i - 1; other <= i + 1; other += 2) {
       if (other >= 0 && other < size()) {
-        way += Math.abs(means.get(other)[check] - here);
-        neighbours++;
+        way = Math.min(way, Math.abs(means.get(other)[check] - here));
       }
     }
-    return Math.min(way / neighbours / 2, MOST_OPEN * Math.abs(here - healthy[check]));
+    return way / 2;
   }
 
   /** Up to where the hypotheses from this one on are one fault. */
@@ -127,16 +125,9 @@ final class Severities {
   }
 
   private static boolean addsOhms(Hypothesis hypothesis) {
-    return switch (fault(hypothesis).kind()) {
-      case OHMS, SHORT, PULLED -> true;
-      default -> false;
-    };
-  }
-
-  /** Ohms that are put into a branch; siemens of a path that is added. */
-  private static double put(Hypothesis hypothesis) {
-    Fault fault = fault(hypothesis);
-    return fault.kind() == Fault.Kind.OHMS ? fault.amount() : 1 / fault.amount();
+    // A chafe blows its fuse from some severity on, a breakaway pin is live up to one: each of
+    // these is solved by itself.
+    return fault(hypothesis).kind() == Fault.Kind.OHMS;
   }
 
   private double[] means(double u, double u1, double[] one, double u2, double[] two) {

@@ -42,7 +42,10 @@ public record Fault(Kind kind, String part, String other, double amount) {
     LOW(false, 10.5),
     /** The breakaway pin part-way out: its contact makes through so many ohms. */
     PULLED(false, 1.5),
-    /** The controller's stop signal is taken from the constant side: it brakes a little always. */
+    /**
+     * The controller's stop signal is taken from the constant side: it brakes so much always; 0
+     * where no signal reaches it, so that it sleeps through the pedal.
+     */
     SIGNAL(false, 0.15);
 
     private final boolean two;

@@ -310,6 +310,7 @@ public final class FaultCatalog {
     }
     list.add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), Trouble.CONTROLLER_DEAD);
     list.add(Fault.of(Fault.Kind.SIGNAL, ""), Trouble.SIGNAL_CONSTANT);
+    list.add(Fault.of(Fault.Kind.SIGNAL, "", 0), Trouble.NO_SIGNAL);
     list.graded(Fault.Kind.PULLED, "", PULLED_OHMS, FaultFamily.of(Trouble.PIN_PART_WAY_OUT));
     list.add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
     list.add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);

@@ -50,6 +50,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     POOR_BATTERY_POST("Poor battery post"),
     FUSE_OPEN("Fuse open"),
     CONTROLLER_DEAD("Controller dead"),
+    NO_SIGNAL("No stop signal at the controller"),
     SIGNAL_CONSTANT("Stop signal from the constant side"),
     PIN_PART_WAY_OUT("Breakaway pin part-way out"),
     DIODE_REVERSED("Isolating diode the wrong way round"),

@@ -9,6 +9,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Joint;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
+import org.jexel.core.harness.Protection;
 import org.jexel.core.rig.Rig;
 
 /**
@@ -28,6 +29,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   public static final String SUPPLY = "battery";
   public static final String CONTROLLER = "controller";
   public static final String BENCH = "bench";
+  public static final String BENCH_FUSE = "fuse_bench";
 
   /** The batteries on the trailer, and the diode that isolates the first. */
   static final String BREAKAWAY_BATTERY = "breakaway_battery";
@@ -38,7 +40,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   /** Test leads and clips of a bench supply, Ω, and their fuse, A. */
   private static final double LEAD_OHMS = 0.05;
 
-  private static final double BENCH_FUSE_AMPS = 20;
+  private static final double LEAST_BENCH_FUSE_AMPS = 10;
 
   /** Greasy ball and tyres: no return, but the trailer's metal never floats quite free, Ω. */
   private static final double COUPLING_OHMS = 1e6;
@@ -58,7 +60,9 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
             .mapToDouble(fault -> state.gain() * fault.amount())
             .max()
             .orElse(0);
-    double output = Math.min(1, Math.max(state.output(), leak));
+    boolean deaf = faults.stream().anyMatch(f -> f.kind() == Fault.Kind.SIGNAL && f.amount() == 0);
+    double asked = deaf ? state.byLever() : state.output();
+    double output = Math.min(1, Math.max(asked, leak));
     RigElements builder = new RigElements(rig, harness);
     builder.vehicle(state, output);
     builder.trailer();
@@ -102,6 +106,11 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     return builder.build(Nodes.plug(PinFunction.EARTH));
   }
 
+  /** Fuse of the lead from a bench supply to this pin: the least that carries what it feeds, A. */
+  public static double benchFuse(Harness harness, PinFunction function) {
+    return Math.max(LEAST_BENCH_FUSE_AMPS, Protection.leastFor(harness.amps(function)));
+  }
+
   /**
    * The trailer alone, fed on one pin of its plug from a bench supply through a fused lead.
    *
@@ -116,7 +125,8 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     builder.breakaway();
     builder.put(new Element.Source(BENCH, "bench_pos", earth, volts, LEAD_OHMS));
     builder.put(
-        new Fuse("fuse_bench", "bench_pos", pin, Contacts.FUSE_HOLDER_OHMS, BENCH_FUSE_AMPS));
+        new Fuse(
+            BENCH_FUSE, "bench_pos", pin, Contacts.FUSE_HOLDER_OHMS, benchFuse(harness, function)));
     faults.forEach(builder::apply);
     if (function != PinFunction.BRAKE) {
       builder.remove(Load.ACTUATOR_SUPPLY);

@@ -41,8 +41,12 @@ public record RigState(Set<StateWord> on, double gain, double pedal, double leve
 
   /** Controller's output share: gain × the greater of pedal and lever. */
   public double output() {
-    double held = Math.max(is(StateWord.PEDAL) ? pedal : 0, is(StateWord.LEVER) ? lever : 0);
-    return gain * held;
+    return Math.max(is(StateWord.PEDAL) ? gain * pedal : 0, byLever());
+  }
+
+  /** Output share of a controller that no stop signal reaches. */
+  double byLever() {
+    return is(StateWord.LEVER) ? gain * lever : 0;
   }
 
   /** Whether the vehicle feeds a pin; a pair without a stop pin stops with both turn lamps. */

@@ -48,10 +48,14 @@ public enum Measure {
   GAIN(Unit.ONE, 2, Unit.ONE, 2),
   /** What is stamped on a fuse or breaker: no decimals beyond those it has. */
   RATING(Unit.AMPERE, 1, Unit.AMPERE, 1),
+  /** What the eye says of a fuse, and of a new one in its place. */
+  FUSE("sound", "blown", "blows again"),
   /** What the eye says of a lamp: its place in the list. */
   GLOW("dark", "glimmers", "dim", "bright"),
   /** What the hand says of a wheel that is off the ground. */
   TURNING("turns freely", "drags"),
+  /** What a controller does when the pedal goes down. */
+  WAKING("stays asleep", "wakes"),
   /** What the ear says of a magnet. */
   HUMMING("silent", "hums");
 

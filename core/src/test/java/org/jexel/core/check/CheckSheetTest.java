@@ -82,8 +82,13 @@ class CheckSheetTest {
             "socket.tail",
             "loaded.tail",
             "brake.resistance",
+            "brake.rest",
+            "wakes",
             "brake.volts",
             "brake.amps",
+            "charge.box",
+            "charge.battery",
+            "breakaway.pulled",
             "look.tail",
             "hums",
             "turns");
@@ -128,15 +133,18 @@ class CheckSheetTest {
   }
 
   @Test
-  void anActuatorShowsItsSignalInput() {
+  void anActuatorIsProvedByItsPumpsCurrentAndNotByOhmsOnItsInput() {
     Rig rig =
         Rigs.rig(
             Rigs.sheet(
                 RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
                 RigField.TOW_CONNECTOR, "blade-7",
                 RigField.TRAILER_CONNECTOR, "blade-7"));
-    assertThat(check(rig, "brake.resistance", 12.6).band().expected())
-        .isCloseTo(10_000, within(1.0));
+    assertThat(sheet(rig, OptionalDouble.of(12.6)))
+        .extracting(Check::id)
+        .contains("brake.pump", "brake.supply", "charge.box")
+        .doesNotContain("brake.resistance", "brake.amps");
+    assertThat(check(rig, "brake.pump", 12.6).band().expected()).isBetween(15.0, 30.0);
   }
 
   /** Healthy rigs drawn from the stated tolerances read inside the band about 95 times in 100. */

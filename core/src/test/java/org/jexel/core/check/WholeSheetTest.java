@@ -85,7 +85,7 @@ class WholeSheetTest {
       Probing probing = check.probing();
       Network network =
           networks.computeIfAbsent(probing.setup(), s -> s.network(rig, harness).network());
-      boolean leads = probing.measure() == Measure.VOLTS;
+      boolean leads = probing.measure() == Measure.VOLTS || probing.measure() == Measure.WAKING;
       boolean there =
           leads
               ? network.hasNode(probing.red()) && network.hasNode(probing.black())

@@ -134,9 +134,7 @@ class DiagnosisTest {
     Stand stand = new Stand(BRAKED, HARNESS, List.of(), new Random(3));
     List<Diagnosis.Seen> seen =
         beyond.stream().map(c -> new Diagnosis.Seen(c.id(), stand.read(c))).toList();
-    Diagnosis.Group leading = Diagnosis.of(predictions, seen).groups().get(0);
-    assertThat(leading.leading().healthy()).isTrue();
-    assertThat(leading.earned()).isFalse();
+    assertThat(Diagnosis.of(predictions, seen).groups()).noneMatch(Diagnosis.Group::earned);
   }
 
   /**
@@ -174,7 +172,8 @@ class DiagnosisTest {
     for (int taken = 0; taken < 14 && !hidden.isEmpty(); ) {
       Diagnosis.Group leading = now.groups().get(0);
       if (!seen.isEmpty() && now.fits() && leading.sure() && !leading.leading().healthy()) {
-        boolean named = hidden.removeIf(leading.words(UnitSystem.METRIC)::contains);
+        List<String> words = leading.words(UnitSystem.METRIC);
+        boolean named = hidden.removeIf(fault -> words.stream().anyMatch(w -> w.contains(fault)));
         assertThat(named).as("sure of " + leading.words(UnitSystem.METRIC)).isTrue();
         List<String> again = PREDICTIONS.affectedBy(leading.hypotheses());
         seen.removeIf(reading -> again.contains(reading.check()));

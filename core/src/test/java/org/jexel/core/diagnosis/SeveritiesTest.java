@@ -71,13 +71,13 @@ class SeveritiesTest {
   }
 
   /**
-   * Filaments bend it by less than half a deviation, and where a magnet just hums, either is said.
+   * Filaments bend it by half a deviation at most, and where a magnet just hums, either is said.
    */
   private static double near(Check check, double deviation) {
     return switch (check.measure()) {
       case GLOW -> 0.4;
       case HUMMING, TURNING -> 0.5;
-      default -> Math.max(0.4 * deviation, 1e-6);
+      default -> Math.max(0.5 * deviation, 1e-6);
     };
   }
 

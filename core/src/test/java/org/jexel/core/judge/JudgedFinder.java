@@ -192,8 +192,13 @@ public final class JudgedFinder {
             .count();
   }
 
+  /** “Nothing found so far” is no answer. */
   private void count(Diagnosis now, boolean good) {
-    double percent = 100 * now.groups().get(0).present();
+    Diagnosis.Group leading = now.groups().get(0);
+    if (leading.leading().healthy() && !leading.earned()) {
+      return;
+    }
+    double percent = 100 * leading.present();
     int step = 0;
     while (percent >= STEPS[step + 1]) {
       step++;

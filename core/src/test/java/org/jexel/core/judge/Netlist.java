@@ -95,10 +95,11 @@ final class Netlist {
     return new Netlist(more);
   }
 
-  /** A current that comes out of one node and goes back into another. */
-  Netlist current(String into, String from, double amps) {
+  /** An ohmmeter: a source behind a resistance between two nodes. */
+  Netlist ohmmeter(String red, String black, double volts, double ohms) {
     List<String> more = new ArrayList<>(cards);
-    more.add(1, "i_probe " + from + " " + into + " dc " + n(amps));
+    more.add(1, "v_probe probe_pos " + black + " dc " + n(volts));
+    more.add(2, "r_probe probe_pos " + red + " " + n(ohms));
     return new Netlist(more);
   }
 

@@ -4,7 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,6 +16,7 @@ import org.jexel.core.check.Setup;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Filament;
+import org.jexel.core.network.Fuse;
 import org.jexel.core.network.Led;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.Ngspice;
@@ -33,14 +36,25 @@ final class Yard {
   /** What an editor put before a lamp's law. */
   private static final Pattern FACTOR = Pattern.compile("\\G(?:i=)?([0-9.e+-]+)\\*\\(");
 
-  private static final double PROBE_AMPS = 1e-3;
+  private static final double PROBE_VOLTS = 0.5;
+  private static final double PROBE_OHMS = 1000;
+  private static final List<StateWord> USED =
+      List.of(
+          StateWord.TAIL,
+          StateWord.LEFT,
+          StateWord.RIGHT,
+          StateWord.STOP,
+          StateWord.REVERSE,
+          StateWord.LEVER);
+
   private static final double LIVE_VOLTS = 0.05;
   private static final double PULLS_AMPS = 0.8;
 
   private final Rig rig;
   private final Harness harness;
-  private final UnaryOperator<Netlist> mischief;
+  private UnaryOperator<Netlist> mischief;
   private final long seed;
+  private Set<String> blown;
   private final Map<Setup, Netlist> decks = new HashMap<>();
   private final Map<Setup, Ngspice> solved = new HashMap<>();
   private final Map<Setup, Network> networks = new HashMap<>();
@@ -50,6 +64,39 @@ final class Yard {
     this.harness = harness;
     this.mischief = mischief;
     this.seed = seed;
+  }
+
+  /** What has been switched on before somebody comes to look blew its fuse if it drew too much. */
+  private Set<String> blown() {
+    if (blown == null) {
+      blown = new TreeSet<>();
+      boolean more = true;
+      while (more) {
+        more = false;
+        for (StateWord word : USED) {
+          Setup setup = Setup.rig(word);
+          for (String fuse : deck(setup).names('r')) {
+            if (fuse.startsWith("fuse_")
+                && networks.get(setup).has(fuse)
+                && Math.abs(amps(setup, fuse)) > 1.35 * rating(setup, fuse)) {
+              more |= blown.add(fuse);
+            }
+          }
+        }
+        if (more) {
+          UnaryOperator<Netlist> before = mischief;
+          mischief =
+              net -> blown.stream().reduce(before.apply(net), Netlist::open, (one, two) -> two);
+          decks.clear();
+          solved.clear();
+        }
+      }
+    }
+    return blown;
+  }
+
+  private double rating(Setup setup, String fuse) {
+    return ((Fuse) networks.get(setup).element(fuse)).rating();
   }
 
   /** The whole rig as it is drawn, plugged in, for an editor to choose from. */
@@ -106,14 +153,27 @@ final class Yard {
   double truth(Check check) {
     Probing at = check.probing();
     Setup setup = at.setup();
+    boolean spent = blown().contains(at.red());
     return switch (check.measure()) {
+      case FUSE -> spent ? 1.5 : open(setup, at.red()) ? 1 : 0;
       case VOLTS -> volts(setup, at.red(), at.black());
-      case AMPS -> Math.abs(amps(setup, at.red()));
+      case AMPS -> clamp(setup, at.red());
       case OHMS -> at.black().isEmpty() ? ohmsOf(setup, at.red()) : ohms(setup, at);
       case GLOW -> eye(light(setup, at.red()));
+      case WAKING -> volts(setup, at.red(), at.black()) > 1 ? 1 : 0;
       case TURNING, HUMMING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
       default -> throw new IllegalStateException(check.measure().name());
     };
+  }
+
+  private boolean open(Setup setup, String fuse) {
+    return deck(setup).card('r', fuse).map(c -> Double.parseDouble(c[3]) > 1e6).orElse(true);
+  }
+
+  private double clamp(Setup setup, String part) {
+    double amps = Math.abs(amps(setup, part));
+    boolean lead = part.equals("bench") && amps > 1.35 * rating(setup, "fuse_bench");
+    return lead ? NoFigure.BLOWN.si() : amps;
   }
 
   private double volts(Setup setup, String red, String black) {
@@ -147,8 +207,10 @@ final class Yard {
         && Math.abs(volts(unplugged, at.red(), at.black())) > LIVE_VOLTS) {
       return NoFigure.LIVE.si();
     }
-    Ngspice probed = Ngspice.run(deck(setup).current(at.red(), at.black(), PROBE_AMPS).text());
-    double ohms = (probed.volts(at.red()) - probed.volts(at.black())) / PROBE_AMPS;
+    Netlist deck = deck(setup).ohmmeter(at.red(), at.black(), PROBE_VOLTS, PROBE_OHMS);
+    Ngspice probed = Ngspice.run(deck.text());
+    double volts = probed.volts(at.red()) - probed.volts(at.black());
+    double ohms = PROBE_OHMS * volts / Math.max(PROBE_VOLTS - volts, 1e-12);
     return Math.min(NoFigure.OPEN.si(), Math.max(0, ohms));
   }
 
@@ -183,7 +245,9 @@ final class Yard {
     double value = truth(check);
     List<String> words = check.measure().words();
     if (!words.isEmpty()) {
-      double said = noise.nextInt(100) == 0 ? value + (noise.nextBoolean() ? 1 : -1) : value;
+      // Between two words either may be said.
+      double word = value == Math.rint(value) ? value : Math.floor(value) + noise.nextInt(2);
+      double said = noise.nextInt(100) == 0 ? word + (noise.nextBoolean() ? 1 : -1) : word;
       return Math.max(0, Math.min(words.size() - 1, said));
     }
     if (NoFigure.of(check.measure(), value).isPresent()) {

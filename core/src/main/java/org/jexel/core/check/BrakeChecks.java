@@ -1,0 +1,277 @@
+package org.jexel.core.check;
+
+import static org.jexel.core.check.CheckMaker.pin;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.connector.Connector;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Rig;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What proves the brakes from battery to pin: dead, at rest, by the pedal, by the lever; and what
+ * feeds them once the trailer is off: the charge that arrives at the box, and the breakaway pulled.
+ */
+final class BrakeChecks {
+  private static final double AT_SOCKET = 1;
+  private static final double AT_BOX = 3;
+  private static final double WITH_HELPER = 3;
+  private static final double ALONE_WITH_THE_PEDAL = 1;
+
+  private static final String FROM_BEHIND = "At the connector, probes from behind";
+  private static final String FULL_LEVER = "Plug in, gain at the top, helper holds the lever full.";
+
+  private final Rig rig;
+  private final Connector connector;
+  private final Harness harness;
+  private final CheckMaker maker;
+  private final List<Check> checks = new ArrayList<>();
+
+  private BrakeChecks(Rig rig, Harness harness, CheckMaker maker) {
+    this.rig = rig;
+    this.connector = rig.connector();
+    this.harness = harness;
+    this.maker = maker;
+  }
+
+  static List<Check> of(Rig rig, Harness harness, CheckMaker maker) {
+    BrakeChecks brakes = new BrakeChecks(rig, harness, maker);
+    if (rig.hasElectricBrakes() && rig.carries(PinFunction.BRAKE)) {
+      brakes.atRest();
+      brakes.withThePedal();
+      brakes.fullLever();
+      if (rig.hasMagnets()) {
+        brakes.resistance();
+        brakes.amps();
+      } else if (harness.has(PinFunction.CHARGE)) {
+        brakes.pump();
+      }
+    }
+    brakes.charge();
+    brakes.pulled();
+    return brakes.checks;
+  }
+
+  private void resistance() {
+    add(
+        new CheckMaker.Words(
+            new CheckId("brake", "resistance"),
+            "Brake circuit, resistance",
+            Check.Group.TRAILER,
+            PinFunction.BRAKE,
+            "Plug out, breakaway pin in, magnets cold.",
+            "At the trailer's plug",
+            pin(connector, PinFunction.BRAKE),
+            pin(connector, PinFunction.EARTH),
+            everyMagnetShows()
+                ? "All magnets lie side by side: one that is off raises it, one that is shorted lowers it."
+                : "All magnets lie side by side. With so many, one that is off can hide in the band: what each hums, and the current, tell it.",
+            AT_SOCKET,
+            "R = 1 / Σ(n / r) + copper and contacts"),
+        new Probing(
+            Setup.dead(),
+            Measure.OHMS,
+            Nodes.plug(PinFunction.BRAKE),
+            Nodes.plug(PinFunction.EARTH)));
+  }
+
+  /** Of n magnets one that is off raises the ohms by 1/(n − 1); their own spread is a tenth. */
+  private boolean everyMagnetShows() {
+    return 2 * rig.brakedAxles().length < 6;
+  }
+
+  private void atRest() {
+    volts(
+        Setup.rig(),
+        new CheckId("brake", "rest"),
+        "Brake pin at rest",
+        Check.Group.BRAKES,
+        PinFunction.BRAKE,
+        "Plug in, engine off, foot off the pedal, lever released.",
+        FROM_BEHIND,
+        PinFunction.BRAKE,
+        "Nothing brakes that nobody asks to. A stop signal from the constant side shows here, and so does a conductor that touches.",
+        AT_SOCKET);
+  }
+
+  private void withThePedal() {
+    add(
+        new CheckMaker.Words(
+            new CheckId("wakes", "controller"),
+            "The controller wakes with the pedal",
+            Check.Group.BRAKES,
+            PinFunction.BRAKE,
+            "Plug in, gain at the top, pedal held down, lever released.",
+            "In the cab, at the controller's display or lamp",
+            "your eye",
+            "–",
+            "The lever proves the output, and the pedal alone proves the stop signal: by the lever it is never used.",
+            ALONE_WITH_THE_PEDAL),
+        new Probing(
+            Setup.rig(StateWord.PEDAL),
+            Measure.WAKING,
+            Harness.CONTROLLER_OUT,
+            Harness.BATTERY_MINUS));
+  }
+
+  private void fullLever() {
+    volts(
+        Setup.rig(StateWord.LEVER),
+        new CheckId("brake", "volts"),
+        "Brake pin, full lever, brakes joined",
+        Check.Group.BRAKES,
+        PinFunction.BRAKE,
+        FULL_LEVER,
+        FROM_BEHIND,
+        PinFunction.BRAKE,
+        "The output is pulsed: without the brakes as load a meter shows a ghost of it, so they stay joined.",
+        WITH_HELPER);
+  }
+
+  private void amps() {
+    clamped(
+        "amps",
+        "Brake current, full lever",
+        PinFunction.BRAKE,
+        "Current is what the magnets pull with; it falls when one is off.",
+        "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)");
+  }
+
+  /** An actuator draws its signal only, too little for a clamp; its pump is what loads a pin. */
+  private void pump() {
+    volts(
+        Setup.rig(StateWord.LEVER),
+        new CheckId("brake", "supply"),
+        "Charge pin, pump running",
+        Check.Group.BRAKES,
+        PinFunction.CHARGE,
+        FULL_LEVER,
+        FROM_BEHIND,
+        PinFunction.CHARGE,
+        "The pump draws up to 30 A: a feed that looks whole without load breaks down here.",
+        WITH_HELPER);
+    clamped(
+        "pump",
+        "Pump's current, full lever",
+        PinFunction.CHARGE,
+        "The pump's current is its work. Ohms on an electronic input say nothing.",
+        "I = (E − U) / R, solved for the whole network");
+  }
+
+  private void clamped(String id, String title, PinFunction function, String why, String formula) {
+    add(
+        new CheckMaker.Words(
+            new CheckId("brake", id),
+            title,
+            Check.Group.BRAKES,
+            function,
+            FULL_LEVER,
+            "Clamp on the %s conductor, or ammeter in the feed".formatted(function.label()),
+            "in the %s conductor".formatted(function.label()),
+            "in series, or the clamp around it",
+            why,
+            WITH_HELPER,
+            formula),
+        new Probing(
+            Setup.rig(StateWord.LEVER), Measure.AMPS, Nodes.wire(Nodes.socket(function)), ""));
+  }
+
+  /**
+   * Its pin, its core and its run, which no lamp shows, and the diode. The engine runs, since the
+   * battery behind the diode leaks enough for a meter to show it on a run that is broken.
+   */
+  private void charge() {
+    charge(
+        "box",
+        "Charge at the box",
+        Nodes.box(PinFunction.CHARGE),
+        "box, charge",
+        "The feed that keeps the trailer's batteries alive: no lamp tells when it is gone.");
+    charge(
+        "battery",
+        "Charge at the breakaway's battery",
+        Harness.BREAKAWAY_PLUS,
+        "breakaway battery, plus",
+        "Behind the isolating diode a little less than before it. As much as before it: no diode, and the vehicle's starter drains the box; no more than at rest: it is the wrong way round.");
+  }
+
+  private void charge(String id, String title, String live, String red, String why) {
+    Setup running = Setup.rig(StateWord.RUNNING);
+    String earth = Nodes.box(PinFunction.EARTH);
+    if (harness.has(PinFunction.CHARGE) && maker.reaches(running, live, earth)) {
+      add(
+          new CheckMaker.Words(
+              new CheckId("charge", id),
+              title + ", engine running",
+              Check.Group.CHARGE,
+              PinFunction.CHARGE,
+              "Plug in, engine running, everything off.",
+              "At the junction box",
+              red,
+              "box, earth",
+              why,
+              AT_BOX),
+          new Probing(running, Measure.VOLTS, live, earth));
+    }
+  }
+
+  /** Battery, switch and leads at once, under the brakes' load. */
+  private void pulled() {
+    Setup setup = Setup.rig(StateWord.UNPLUGGED, StateWord.BREAKAWAY);
+    String live = Nodes.plug(PinFunction.BRAKE);
+    String earth = Nodes.plug(PinFunction.EARTH);
+    boolean wired =
+        maker.reaches(setup, Harness.SWITCH_IN, Harness.SWITCH_OUT)
+            && maker.reaches(setup, live, earth);
+    if (wired) {
+      add(
+          new CheckMaker.Words(
+              new CheckId("breakaway", "pulled"),
+              "Brake pin, breakaway pulled",
+              Check.Group.CHARGE,
+              PinFunction.BRAKE,
+              "Wheels chocked, plug out; pull the breakaway pin for the reading, and put it back.",
+              "At the trailer's plug",
+              pin(connector, PinFunction.BRAKE),
+              pin(connector, PinFunction.EARTH),
+              "The battery under the brakes' load, its switch and both leads: what counts once the trailer is off.",
+              AT_BOX),
+          new Probing(setup, Measure.VOLTS, live, earth));
+    }
+  }
+
+  private void volts(
+      Setup setup,
+      CheckId id,
+      String title,
+      Check.Group group,
+      @Nullable PinFunction function,
+      String state,
+      String place,
+      PinFunction red,
+      String why,
+      double minutes) {
+    add(
+        new CheckMaker.Words(
+            id,
+            title,
+            group,
+            function,
+            state,
+            place,
+            pin(connector, red),
+            pin(connector, PinFunction.EARTH),
+            why,
+            minutes),
+        new Probing(setup, Measure.VOLTS, Nodes.socket(red), Nodes.socket(PinFunction.EARTH)));
+  }
+
+  private void add(CheckMaker.Words words, Probing probing) {
+    checks.add(maker.make(words, probing));
+  }
+}

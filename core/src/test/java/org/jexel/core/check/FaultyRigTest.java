@@ -1,0 +1,146 @@
+package org.jexel.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.jexel.core.Rigs;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.Fuse;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+
+/** What a fault leaves behind by the time that somebody looks. */
+class FaultyRigTest {
+  private static final Rig RIG = Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6);
+  private static final Harness HARNESS = HarnessPlanner.plan(RIG, WireSize.GAUGES);
+  private static final Map<Setup, FaultSolver> SOLVERS = new HashMap<>();
+
+  private static double read(Rig rig, Harness harness, String check, Fault... faults) {
+    return new FaultyRig(
+            RigNetwork.whole(rig, harness),
+            List.of(faults),
+            setup ->
+                rig == RIG
+                    ? SOLVERS.computeIfAbsent(setup, FaultyRigTest::solver)
+                    : new FaultSolver(setup.network(rig, harness).network()))
+        .read(
+            CheckSheet.of(rig, harness, OptionalDouble.of(12.6)).stream()
+                .filter(c -> c.id().equals(check))
+                .findFirst()
+                .orElseThrow());
+  }
+
+  private static FaultSolver solver(Setup setup) {
+    return new FaultSolver(setup.network(RIG, HARNESS).network());
+  }
+
+  private static double read(String check, Fault... faults) {
+    return read(RIG, HARNESS, check, faults);
+  }
+
+  private static Fault chafed(String node, double ohms) {
+    return Fault.of(Fault.Kind.SHORT, node, ohms);
+  }
+
+  private static String word(double place) {
+    return Measure.FUSE.words().get((int) Math.round(place));
+  }
+
+  @Test
+  void aChafeLeavesABlownFuseAndADarkCircuitBehind() {
+    Fault tail = chafed("box_tail", 0.05);
+    assertThat(word(read("fuse.tail"))).isEqualTo("sound");
+    assertThat(word(read("fuse.tail", tail))).isEqualTo("blows again");
+    assertThat(word(read("fuse.left", tail))).isEqualTo("sound");
+    assertThat(read("socket.tail", tail)).isLessThan(0.1);
+    assertThat(read("look.tail.lamp_tail_rear_left", tail)).isLessThan(0.5);
+    // Ohms show it with no fuse spent; a sound circuit shows its cold lamps.
+    assertThat(read("dead.tail", tail)).isLessThan(0.2);
+    assertThat(read("dead.tail")).isGreaterThan(0.35);
+  }
+
+  /** A fuse that somebody took out, or that aged, is blown, and a new one stays. */
+  @Test
+  void aFuseThatIsOpenForItselfIsNoChafe() {
+    Fault open = Fault.of(Fault.Kind.OPEN, "fuse_tail");
+    assertThat(word(read("fuse.tail", open))).isEqualTo("blown");
+    assertThat(read("dead.tail", open)).isEqualTo(read("dead.tail"));
+  }
+
+  @Test
+  void aGreasyTouchThatTheFuseCarriesBlowsNothing() {
+    assertThat(word(read("fuse.tail", chafed("box_tail", 5)))).isEqualTo("sound");
+    assertThat(read("socket.tail", chafed("box_tail", 5))).isGreaterThan(12);
+  }
+
+  @Test
+  void aFuseOpensAtAThirdMoreThanItCarries() {
+    Fuse ten = new Fuse("f", "a", "b", 0.005, 10);
+    assertThat(ten.opens(13.4)).isFalse();
+    assertThat(ten.opens(-13.6)).isTrue();
+  }
+
+  /** The lead of a bench supply is fused for what it feeds; a short blows it. */
+  @Test
+  void aShortOnTheBenchIsReadAsABlownFuse() {
+    assertThat(read("bench.brake", chafed("box_brake", 0.03))).isEqualTo(NoFigure.BLOWN.si());
+    assertThat(read("bench.brake")).isBetween(12.0, 17.0);
+    Rig three = Rigs.twoAxles(RigField.AXLE_COUNT, 3, RigField.ENGINE_OFF_VOLTS, 12.6);
+    Harness harness = HarnessPlanner.plan(three, WireSize.GAUGES);
+    double six = read(three, harness, "bench.brake");
+    assertThat(six).isBetween(18.0, 24.0);
+    assertThat(RigNetwork.benchFuse(harness, org.jexel.core.connector.PinFunction.BRAKE))
+        .isBetween(1.25 * six, 2 * six);
+  }
+
+  @Test
+  void withoutItsStopSignalTheControllerSleepsThroughThePedalAndWakesForTheLever() {
+    Fault deaf = Fault.of(Fault.Kind.SIGNAL, "", 0);
+    assertThat(readSignalled("wakes.controller", deaf)).isZero();
+    assertThat(readSignalled("brake.volts", deaf)).isGreaterThan(10);
+    assertThat(read("wakes.controller")).isEqualTo(1);
+    Fault constant = Fault.of(Fault.Kind.SIGNAL, "");
+    assertThat(readSignalled("brake.rest", constant)).isGreaterThan(0.5);
+    assertThat(read("brake.rest")).isBetween(-0.01, 0.01);
+  }
+
+  private static double readSignalled(String check, Fault fault) {
+    return new FaultyRig(
+            RigNetwork.whole(RIG, HARNESS),
+            List.of(fault),
+            setup -> new FaultSolver(setup.network(RIG, HARNESS, List.of(fault)).network()))
+        .read(
+            CheckSheet.of(RIG, HARNESS, OptionalDouble.of(12.6)).stream()
+                .filter(c -> c.id().equals(check))
+                .findFirst()
+                .orElseThrow());
+  }
+
+  @Test
+  void whatKeepsTheBreakawayAliveIsProved() {
+    assertThat(read("charge.box")).isGreaterThan(13.5);
+    assertThat(read("charge.box", Fault.of(Fault.Kind.OPEN, "pin_charge"))).isLessThan(12.7);
+    double behind = read("charge.battery");
+    assertThat(behind).isBetween(12.7, read("charge.box") - 0.4);
+    assertThat(read("charge.battery", Fault.of(Fault.Kind.BYPASSED, "diode_breakaway")))
+        .isGreaterThan(behind + 0.2);
+    assertThat(read("charge.battery", Fault.of(Fault.Kind.REVERSED, "diode_breakaway")))
+        .isLessThan(12.7);
+    assertThat(read("breakaway.pulled")).isGreaterThan(11);
+    assertThat(read("breakaway.pulled", Fault.of(Fault.Kind.OPEN, "wire_switch_in")))
+        .isLessThan(0.1);
+    assertThat(read("breakaway.pulled", Fault.of(Fault.Kind.LOW, "breakaway_battery", 9.6)))
+        .isBetween(7.0, 10.0);
+  }
+}
