@@ -81,7 +81,8 @@ public record FinderView(
   /** What somebody may have noticed on the way here: rounds by eye, ear and hand, and the pins. */
   private static Map<String, String> starts(JobFile file) {
     Map<String, String> starts = new LinkedHashMap<>();
-    for (Check.Group group : List.of(Check.Group.SEEN, Check.Group.SOCKET)) {
+    for (Check.Group group :
+        List.of(Check.Group.SEEN, Check.Group.SOCKET, Check.Group.FUSES, Check.Group.BRAKES)) {
       file.work().bench().checks().stream()
           .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
           .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
@@ -92,6 +93,8 @@ public record FinderView(
   private static @Nullable String noticed(Check check) {
     return switch (check.measure()) {
       case TURNING -> "A wheel drags or is hard to turn";
+      case FUSE -> "A fuse is blown, or blows again";
+      case WAKING -> "The controller sleeps through the pedal";
       case HUMMING -> "A wheel does not brake, or the trailer pulls to one side";
       case GLOW -> "Lamps glow wrongly. " + check.state();
       default -> "Nothing on one pin. " + check.title();

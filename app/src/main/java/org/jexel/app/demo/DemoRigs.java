@@ -7,7 +7,7 @@ import java.util.Map;
 /** The six rigs of the valley. Everything here is made up. */
 final class DemoRigs {
   /** Lamps by eye, magnets by ear, wheels by hand. */
-  private static final List<String> EVERY_ROUND = List.of("look", "hums", "turns");
+  private static final List<String> EVERY_ROUND = List.of("look", "hums", "turns", "wakes");
 
   private DemoRigs() {}
 
@@ -234,7 +234,11 @@ final class DemoRigs {
             new DemoRig.Read("loaded.return", 0.25),
             new DemoRig.Read("brake.resistance", 0.3),
             new DemoRig.Read("brake.volts", -0.3),
-            new DemoRig.Read("brake.amps", -0.2)),
+            new DemoRig.Read("brake.amps", -0.2),
+            new DemoRig.Read("brake.rest", 0.5),
+            new DemoRig.Read("charge.box", -0.3),
+            new DemoRig.Read("charge.battery", 0.2),
+            new DemoRig.Read("breakaway.pulled", 0.3)),
         List.of(
             new DemoRig.Made(5.0, "FIRM", 27.4),
             new DemoRig.Made(7.5, "LOCKED", 21.3),
@@ -455,7 +459,11 @@ final class DemoRigs {
             new DemoRig.Read("loaded.return", 0.3),
             new DemoRig.Read("brake.resistance", -0.2),
             new DemoRig.Read("brake.volts", 0.1),
-            new DemoRig.Read("brake.amps", 0.3)),
+            new DemoRig.Read("brake.amps", 0.3),
+            new DemoRig.Read("brake.rest", 0.5),
+            new DemoRig.Read("charge.box", 0.2),
+            new DemoRig.Read("charge.battery", -0.25),
+            new DemoRig.Read("breakaway.pulled", -0.2)),
         List.of(
             new DemoRig.Made(5.0, "FIRM", 29.6),
             new DemoRig.Made(7.5, "LOCKED", 22.9),

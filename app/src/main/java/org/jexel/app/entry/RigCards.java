@@ -34,7 +34,8 @@ public enum RigCards {
       SECOND_TOW_CONNECTOR,
       TOW_CONVENTION,
       TOW_PREP,
-      LAMPS_MONITORED),
+      LAMPS_MONITORED,
+      LAMP_FEED),
   TRAILER(
       Station.RIG,
       "trailer",

@@ -62,7 +62,7 @@ public final class CheckSheet {
     sheet.checks.addAll(BrakeChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
-    sheet.checks.addAll(SenseChecks.of(harness, sheet.maker));
+    sheet.checks.addAll(SenseChecks.of(rig, harness, sheet.maker));
     sheet.checks.sort(Comparator.comparing(Check::group));
     return List.copyOf(sheet.checks);
   }
@@ -109,7 +109,7 @@ public final class CheckSheet {
         earthPin(),
         node,
         Nodes.socket(PinFunction.EARTH),
-        "A pin without load shows the battery; anything less is lost in the vehicle.",
+        "A pin without load shows the battery, less what the vehicle's own lamps or its module take. What else is missing is lost in the vehicle.",
         AT_SOCKET);
   }
 

@@ -63,6 +63,7 @@ final class LoadedChecks {
             case STOP -> "pedal held down";
             case REVERSE -> "reverse selected, engine off";
             case LEVER -> "gain at the top, manual lever held full";
+            case LIFTED -> "coupler off the ball, or a card between";
             default -> word.word();
           });
     }
@@ -84,7 +85,7 @@ final class LoadedChecks {
           Lead.socket(PinFunction.EARTH),
           AT_SOCKET);
     }
-    StateWord[] all = {StateWord.TAIL, StateWord.STOP};
+    StateWord[] all = {StateWord.TAIL, StateWord.STOP, StateWord.LIFTED};
     volts(
         new CheckId("loaded", "return"),
         "Vehicle's earth, under load",

@@ -6,9 +6,13 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
+import org.jexel.core.network.LampPins;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.LampFeed;
 import org.jexel.core.rig.LampRole;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
 
 /**
  * What the eye, the ear and the hand tell: every lamp in each state and in the pairs of states that
@@ -27,18 +31,22 @@ final class SenseChecks {
     {StateWord.TAIL, StateWord.STOP}
   };
 
+  private final LampFeed feed;
   private final Harness harness;
   private final CheckMaker maker;
   private final List<Check> checks = new ArrayList<>();
 
-  private SenseChecks(Harness harness, CheckMaker maker) {
+  private SenseChecks(LampFeed feed, Harness harness, CheckMaker maker) {
+    this.feed = feed;
     this.harness = harness;
     this.maker = maker;
   }
 
-  static List<Check> of(Harness harness, CheckMaker maker) {
-    SenseChecks senses = new SenseChecks(harness, maker);
+  static List<Check> of(Rig rig, Harness harness, CheckMaker maker) {
+    LampFeed feed = rig.sheet().choice(RigField.LAMP_FEED, LampFeed.class);
+    SenseChecks senses = new SenseChecks(feed, harness, maker);
     senses.fuses();
+    senses.ownLamps();
     senses.lamps();
     senses.brakes();
     return senses.checks;
@@ -46,7 +54,7 @@ final class SenseChecks {
 
   private void fuses() {
     for (PinFunction function : PinFunction.values()) {
-      if (function != PinFunction.EARTH && harness.has(function)) {
+      if (function != PinFunction.EARTH && harness.has(function) && fused(function)) {
         checks.add(
             maker.make(
                 new CheckMaker.Words(
@@ -64,6 +72,34 @@ final class SenseChecks {
                     Setup.rig(StateWord.UNPLUGGED), Measure.FUSE, Nodes.fuse(function), "")));
       }
     }
+  }
+
+  /** They hang on the same circuits: what dims both lies ahead of the socket. */
+  private void ownLamps() {
+    for (PinFunction function : LoadedChecks.circuits(harness)) {
+      if (feed.sharesBulbs()) {
+        StateWord word = LoadedChecks.word(function);
+        checks.add(
+            maker.make(
+                new CheckMaker.Words(
+                    new CheckId("own." + word.word(), Nodes.id(function)),
+                    "Vehicle's own lamps: " + part(function),
+                    Check.Group.FUSES,
+                    function,
+                    LoadedChecks.held(word),
+                    "Behind the vehicle",
+                    "your eye",
+                    NO_LEAD,
+                    "Its own bulbs hang on the same circuit: what dims them as well lies ahead of the socket, and a trailer's current that finds no earth comes back through them.",
+                    ROUND),
+                new Probing(Setup.rig(word), Measure.GLOW, LampPins.own(function), "")));
+      }
+    }
+  }
+
+  /** A module has no fuse for each of its outputs. */
+  private boolean fused(PinFunction function) {
+    return feed.sharesBulbs() || function == PinFunction.BRAKE || function == PinFunction.CHARGE;
   }
 
   private void lamps() {

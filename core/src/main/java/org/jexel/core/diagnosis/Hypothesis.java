@@ -91,7 +91,7 @@ public record Hypothesis(List<KnownFault> known, double weight) {
           Math.max(
               most,
               switch (fault.fault().kind()) {
-                case OHMS, DRAWS, SHORT, FLAT, LOW, PULLED -> HALF_WAY;
+                case OHMS, DRAWS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
                 case BRIDGE, SIGNAL -> ALONE;
                 default -> 0;
               });

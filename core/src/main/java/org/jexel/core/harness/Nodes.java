@@ -28,6 +28,7 @@ public final class Nodes {
     for (PinFunction function : EnumSet.allOf(PinFunction.class)) {
       VEHICLE.add(fused(function));
       VEHICLE.add(switched(function));
+      VEHICLE.add(module(function));
       VEHICLE.add(socket(function));
     }
   }
@@ -47,6 +48,11 @@ public final class Nodes {
   /** Behind a function's switch. */
   public static String switched(PinFunction function) {
     return "switched_" + id(function);
+  }
+
+  /** Before the module that feeds this pin, where one does. */
+  public static String module(PinFunction function) {
+    return "module_" + id(function);
   }
 
   /** The vehicle's half of a pin. */

@@ -22,6 +22,8 @@ public record Fault(Kind kind, String part, String other, double amount) {
   public enum Kind {
     /** Broken, blown, off, lost or dead: the element is gone. */
     OPEN(false, 0),
+    /** An earth that is gone, with the ball carrying in its place through so many ohms. */
+    ON_BALL(false, 1),
     /** Corroded or loose: so many ohms more. */
     OHMS(false, 1),
     /** A node chafed to the frame, through so many ohms. */

@@ -99,11 +99,10 @@ public final class FaultCatalog {
         list.add(wire, Trouble.RETURN_LOST, OfLoad.of(load));
       }
     }
-    list.add(
-        Fault.of(Fault.Kind.OPEN, Nodes.core(PinFunction.EARTH)), Trouble.EARTH_BROKEN_IN_CORD);
-    list.add(
-        Fault.of(Fault.Kind.OPEN, Nodes.wire(Nodes.socket(PinFunction.EARTH))),
-        Trouble.EARTH_BROKEN_IN_VEHICLE);
+    list.earthGone(Nodes.core(PinFunction.EARTH), FaultFamily.of(Trouble.EARTH_BROKEN_IN_CORD));
+    list.earthGone(
+        Nodes.wire(Nodes.socket(PinFunction.EARTH)),
+        FaultFamily.of(Trouble.EARTH_BROKEN_IN_VEHICLE));
   }
 
   private void vehiclesEarth() {
@@ -115,7 +114,12 @@ public final class FaultCatalog {
     for (Joint joint : harness.joints()) {
       if (joint.kind() == Joint.Kind.PIN) {
         Place pin = new AtPin(joint.function());
-        list.add(Fault.of(Fault.Kind.OPEN, joint.name()), Trouble.NO_CONTACT, pin);
+        FaultFamily gone = new FaultFamily(Trouble.NO_CONTACT, pin);
+        if (joint.function() == PinFunction.EARTH) {
+          list.earthGone(joint.name(), gone);
+        } else {
+          list.add(Fault.of(Fault.Kind.OPEN, joint.name()), Trouble.NO_CONTACT, pin);
+        }
         list.corroded(joint.name(), joint.function(), new FaultFamily(Trouble.CORRODED, pin));
       }
     }
@@ -202,6 +206,17 @@ public final class FaultCatalog {
             Nodes.wire(Nodes.socket(function)),
             function,
             new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, OfConductors.of(function)));
+        // Ahead of the vehicle's own lamps, which dim with the trailer's.
+        list.corroded(
+            Nodes.switchOf(function),
+            function,
+            new FaultFamily(Trouble.POOR_SWITCH, OfConductors.of(function)));
+        if (function != PinFunction.BRAKE) {
+          list.add(
+              Fault.of(Fault.Kind.OPEN, Nodes.wire(Nodes.socket(function))),
+              Trouble.FEED_BROKEN_IN_VEHICLE,
+              OfConductors.of(function));
+        }
       }
     }
     if (harness.has(PinFunction.BRAKE)) {
@@ -314,10 +329,13 @@ public final class FaultCatalog {
     list.graded(Fault.Kind.PULLED, "", PULLED_OHMS, FaultFamily.of(Trouble.PIN_PART_WAY_OUT));
     list.add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
     list.add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);
+    // Nobody looks at the one in the box for years.
+    list.weigh(6);
     flat(
         RigNetwork.BREAKAWAY_BATTERY,
         Trouble.BREAKAWAY_BATTERY_FLAT,
         Trouble.BREAKAWAY_BATTERY_WORN);
+    list.weigh(2);
     flat(RigNetwork.SUPPLY, Trouble.VEHICLE_BATTERY_FLAT, Trouble.VEHICLE_BATTERY_WORN);
   }
 }

@@ -30,6 +30,11 @@ final class FaultEdit {
         part(fault.part());
         elements.remove(fault.part());
       }
+      case ON_BALL -> {
+        part(fault.part());
+        elements.remove(fault.part());
+        put(new Resistor("ball", Harness.FRAME, RigNetwork.BALL, fault.amount()));
+      }
       case OHMS -> put(more(part(fault.part()), fault.amount()));
       case SHORT -> {
         String name = "short_" + node(fault.part());

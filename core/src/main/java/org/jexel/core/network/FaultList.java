@@ -29,6 +29,9 @@ final class FaultList {
   private static final double LEAST_LOSS_OF_BRAKES = 0.2;
   private static final double GREATEST_LOSS = 0.9;
 
+  /** What passes between coupler and ball, Ω. */
+  private static final double[] BALL_OHMS = {0.25, 1, 4, 16, 64, 256};
+
   private static final List<StateWord> STATES =
       List.of(StateWord.TAIL, StateWord.LEFT, StateWord.RIGHT, StateWord.STOP, StateWord.REVERSE);
 
@@ -72,6 +75,21 @@ final class FaultList {
     add(fault, FaultFamily.of(trouble), OptionalDouble.empty(), weight);
   }
 
+  /**
+   * An earth that is gone. The ball carries in its place, through half an ohm or not at all, as it
+   * happens to sit: as often as not it hides in the yard what shows on the road.
+   */
+  void earthGone(String part, FaultFamily family) {
+    add(Fault.of(Fault.Kind.OPEN, part), family, OptionalDouble.empty(), weight / 2);
+    for (double ohms : BALL_OHMS) {
+      add(
+          Fault.of(Fault.Kind.ON_BALL, part, ohms),
+          family,
+          OptionalDouble.empty(),
+          weight / 2 / BALL_OHMS.length);
+    }
+  }
+
   /** One place is one fault, however bad: its severities share its weight. */
   void graded(Fault.Kind kind, String part, double[] amounts, FaultFamily family) {
     for (double amount : amounts) {
@@ -99,6 +117,9 @@ final class FaultList {
    * however bad: its severities share its weight.
    */
   void corroded(String element, PinFunction function, FaultFamily family) {
+    if (!parts.contains(element)) {
+      return;
+    }
     double braking = amps(element, StateWord.LEVER);
     double lit = STATES.stream().mapToDouble(word -> amps(element, word)).max().orElse(0);
     double most = Math.max(braking, lit);

@@ -28,6 +28,7 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
     return switch (fault.kind()) {
       case DRAWS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
       case FLAT, LOW -> ", " + Measure.VOLTS.text(fault.amount(), units);
+      case ON_BALL -> ", the ball carries through " + Measure.OHMS.text(fault.amount(), units);
       case SHORT, PULLED -> ", " + Measure.OHMS.text(fault.amount(), units);
       default -> "";
     };
@@ -39,7 +40,8 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
       return family.key() + "@" + Math.round(100 * loses.getAsDouble());
     }
     return switch (fault.kind()) {
-      case DRAWS, FLAT, LOW, SHORT, PULLED -> family.key() + "@" + Math.round(100 * fault.amount());
+      case DRAWS, FLAT, LOW, SHORT, PULLED, ON_BALL ->
+          family.key() + "@" + Math.round(100 * fault.amount());
       default -> family.key();
     };
   }

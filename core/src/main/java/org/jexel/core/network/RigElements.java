@@ -23,6 +23,7 @@ import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.LampFeed;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.YesNo;
@@ -122,22 +123,28 @@ final class RigElements {
   /** Fuse, and the switch that the state works; the controller is its own switch. */
   private void feed(PinFunction function) {
     String fuse = Nodes.fuse(function);
+    boolean lamps = function != PinFunction.BRAKE && function != PinFunction.CHARGE;
+    LampPins pins = new LampPins(rig.sheet().choice(RigField.LAMP_FEED, LampFeed.class));
+    double planned = Math.max(5, harness.protection(function));
     put(
         new Fuse(
             fuse,
             BATTERY_PLUS,
             Nodes.fused(function),
             Contacts.FUSE_HOLDER_OHMS,
-            Math.max(5, harness.protection(function))));
+            lamps ? pins.fuse(function, harness.amps(function), planned) : planned));
     contact(
         fuse, "fuse, " + function.label(), way(function, Duty.VEHICLE), Contacts.FUSE_HOLDER_OHMS);
-    if (function != PinFunction.BRAKE && function != PinFunction.CHARGE) {
+    if (lamps) {
       String name = Nodes.switchOf(function);
-      put(
-          new Element.Resistor(
-              name, Nodes.fused(function), Nodes.switched(function), Contacts.SWITCH_OHMS));
+      pins.feed(this, function);
       contact(name, "switch, " + function.label(), Tolerance.Way.OTHER, Contacts.SWITCH_OHMS);
     }
+  }
+
+  /** The coupler sits on the ball. */
+  void hitch() {
+    put(new Element.Resistor("hitch", RigNetwork.BALL, BATTERY_MINUS, RigNetwork.HITCH_OHMS));
   }
 
   void trailer() {

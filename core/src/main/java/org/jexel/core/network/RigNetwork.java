@@ -45,6 +45,12 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   /** Greasy ball and tyres: no return, but the trailer's metal never floats quite free, Ω. */
   private static final double COUPLING_OHMS = 1e6;
 
+  /** The ball's metal, while the coupler is on it; what passes between them is a fault's affair. */
+  static final String BALL = "on_ball";
+
+  /** Of hitch and body from the ball to the battery, Ω. */
+  static final double HITCH_OHMS = 0.01;
+
   /** Rig and vehicle together, ground at the battery's minus post. */
   public static RigNetwork of(Rig rig, Harness harness, RigState state) {
     return of(rig, harness, state, List.of());
@@ -68,6 +74,9 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     builder.trailer();
     builder.breakaway();
     builder.put(new Element.Resistor("coupling", Harness.FRAME, BATTERY_MINUS, COUPLING_OHMS));
+    if (!state.is(StateWord.LIFTED)) {
+      builder.hitch();
+    }
     faults.forEach(builder::apply);
     for (PinFunction function : PinFunction.values()) {
       if (!state.feeds(function, rig.connector())) {
@@ -95,6 +104,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     builder.vehicle(RigState.of(), 1);
     builder.trailer();
     builder.breakaway();
+    builder.hitch();
     return builder.build(BATTERY_MINUS).network();
   }
 

@@ -19,6 +19,8 @@ public enum StateWord {
   LEVER,
   RUNNING,
   BREAKAWAY,
+  /** Coupler off the ball, or a card between. */
+  LIFTED,
   UNPLUGGED;
 
   public String word() {

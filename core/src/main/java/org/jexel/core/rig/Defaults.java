@@ -47,6 +47,10 @@ final class Defaults {
               "usual with this connector; makers differ, so measure");
       case TOW_PREP -> towPrep(sheet, catalog);
       case LAMPS_MONITORED -> Assumption.of(YesNo.NO, "older or simple vehicle");
+      case LAMP_FEED ->
+          sheet.choice(RigField.LAMPS_MONITORED, YesNo.class) == YesNo.YES
+              ? Assumption.of(LampFeed.BUS, "its lamps are monitored")
+              : Assumption.of(LampFeed.DIRECT, "older or simple vehicle");
       case ENGINE_OFF_VOLTS -> Assumption.of(12.6, "a rested, charged lead battery");
       case RUNNING_VOLTS -> Assumption.of(14.2, "a usual charging voltage");
       case SOLO_STOP ->

@@ -34,6 +34,7 @@ public enum RigField {
   TOW_CONVENTION(TOW, "Colours behind the socket", Catalog.CONVENTION, MEASURED),
   TOW_PREP(TOW, "Factory preparation", TowPrep.class, PLATE),
   LAMPS_MONITORED(TOW, "Lamps monitored by the bus", YesNo.class, MEASURED),
+  LAMP_FEED(TOW, "What feeds the lamp pins", LampFeed.class, MEASURED),
   ENGINE_OFF_VOLTS(TOW, "Battery volts, engine off", Measure.VOLTS, 9, 15, 0.03, MEASURED),
   RUNNING_VOLTS(TOW, "Battery volts, running", Measure.VOLTS, 11, 16, 0.03, MEASURED),
   SOLO_STOP(TOW, "Solo stop from 100 km/h (62 mph)", Measure.DISTANCE, 30, 120, 0.15, MEASURED),

@@ -101,7 +101,11 @@ class CheckSheetTest {
   void aPinWithoutLoadShowsTheBattery() {
     for (Check check : sheet(Rigs.twoAxles(), OptionalDouble.of(12.45))) {
       if (check.group() == Check.Group.SOCKET) {
-        assertThat(check.band().expected()).as(check.id()).isCloseTo(12.45, within(1e-3));
+        // Less what the vehicle's own lamps take on the way.
+        boolean own = check.function() != PinFunction.CHARGE;
+        assertThat(check.band().expected())
+            .as(check.id())
+            .isCloseTo(12.45, within(own ? 0.1 : 1e-3));
       }
     }
   }

@@ -163,7 +163,8 @@ class WholeSheetTest {
   /** By Ohm's law: what all magnets draw, times copper and contacts from the box to the battery. */
   @Test
   void theWholeReturnLosesWhatTheBrakesDrawOverItsOhms() {
-    Rig rig = Rigs.twoAxles();
+    // A module lets nothing back over the lamp pins.
+    Rig rig = Rigs.twoAxles(RigField.LAMP_FEED, "MODULE");
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     Check check =
         CheckSheet.of(rig, harness, OptionalDouble.empty()).stream()

@@ -31,7 +31,8 @@ record Mischief(
     MAGNET("a magnet altered"),
     CHAFED("chafed to the frame"),
     BRIDGED("two that touch"),
-    BATTERY("a battery low");
+    BATTERY("a battery low"),
+    ON_BALL("an earth on the ball");
 
     final String label;
 
@@ -67,6 +68,7 @@ record Mischief(
       case CHAFED -> chafed(whole, dice);
       case BRIDGED -> bridged(whole, dice);
       case BATTERY -> battery(whole, dice);
+      case ON_BALL -> onBall(dice);
     };
   }
 
@@ -205,6 +207,21 @@ record Mischief(
             Set.of(),
             "%s at %.1f V".formatted(battery, volts),
             net -> net.volts(battery, volts));
+  }
+
+  /** The ball carries for as long as the coupler sits on it. */
+  private static Mischief onBall(Random dice) {
+    String part = one(List.of("pin_earth", "wire_cord_earth", "wire_sock_earth"), dice);
+    double ohms = log(0.2, 1000, dice);
+    return new Mischief(
+        Kind.ON_BALL,
+        Set.of(part),
+        Set.of(),
+        "%s open, the ball %.1f Ω".formatted(part, ohms),
+        net ->
+            net.card('r', "hitch").isPresent()
+                ? net.open(part).bridge("mischief", "frame", "on_ball", ohms)
+                : net.open(part));
   }
 
   private static double log(double least, double most, Random dice) {

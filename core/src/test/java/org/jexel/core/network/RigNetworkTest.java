@@ -56,7 +56,8 @@ class RigNetworkTest {
   void withThePlugOutTheTrailerIsDark() {
     Solution out = solve(StateWord.TAIL, StateWord.LEVER, StateWord.UNPLUGGED);
     assertThat(tailLamp(out)).isCloseTo(0, within(1e-6));
-    assertThat(out.volts("sock_tail", "sock_earth")).isCloseTo(12.6, within(1e-6));
+    // Less what the vehicle's own tail lamps take on the way.
+    assertThat(out.volts("sock_tail", "sock_earth")).isBetween(12.5, 12.6);
   }
 
   @Test
@@ -145,7 +146,7 @@ class RigNetworkTest {
     assertThat(lost.across("lamp_tail_rear_left")).isLessThan(-1);
     double glow = lost.across("lamp_tail_plate");
     assertThat(glow).isGreaterThan(0.01);
-    assertThat(solve(left, "").across("lamp_tail_plate")).isCloseTo(0, within(0.1));
+    assertThat(solve(left, "").across("lamp_tail_plate")).isCloseTo(0, within(0.2));
   }
 
   @Test
