@@ -300,9 +300,14 @@ class EntryTest {
   private String readyForTheRoad() throws Exception {
     String ref = electrician.newJob("Road", "ELECTRIC", "1");
     for (String check :
-        new String[] {"supply.battery", "brake.resistance", "brake.volts", "brake.amps"}) {
+        new String[] {
+          "supply.battery", "brake.resistance", "brake.rest", "brake.volts", "brake.amps"
+        }) {
       electrician.read(ref, check, electrician.expected(ref, check));
     }
+    electrician.post(
+        "/jobs/" + ref + "/bench/round",
+        Map.of("word.wakes.controller", "wakes", "requestKey", "wakes" + ref));
     return ref;
   }
 

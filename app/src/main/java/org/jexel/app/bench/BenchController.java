@@ -18,6 +18,8 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.Taken;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -155,10 +157,14 @@ class BenchController {
   }
 
   private String record(JobFile file, Map<String, String> typed) {
-    List<Said> words = Said.of(file, typed);
+    String atOnce = typed.getOrDefault("atOnce", "");
+    List<Said> words = atOnce.isEmpty() ? Said.of(file, typed) : Said.atOnce(file, typed, atOnce);
     boolean kept = true;
     for (Said said : words) {
-      kept &= bench.record(file, said.check(), said.word(), said.seen(), said.key());
+      kept &=
+          atOnce.isEmpty()
+              ? bench.record(file, said.check(), said.word(), said.seen(), said.key())
+              : bench.recordAtOnce(file, said.check(), said.word(), said.seen(), said.key());
     }
     boolean onward = words.isEmpty() || kept && typed.getOrDefault("back", "").equals(FINDER);
     return onward ? card(FINDER) : card(words.get(0).check().round());
@@ -192,17 +198,32 @@ class BenchController {
       for (Check check : file.work().bench().checks()) {
         String word = typed.getOrDefault("word." + check.id(), "");
         if (!check.measure().words().isEmpty() && !word.isBlank()) {
-          long newest = file.work().bench().last(check.id()).map(Taken::id).orElse(0L);
-          String seen = typed.getOrDefault("seen." + check.id(), "");
-          all.add(
-              new Said(
-                  check,
-                  word,
-                  seen.matches("\\d{1,18}") ? Long.parseLong(seen) : newest,
-                  RequestKey.of(typed.getOrDefault("requestKey", ""), check.id())));
+          all.add(of(file, typed, check, word));
         }
       }
       return all;
+    }
+
+    /** Every lamp of a round as a sound rig shows it. */
+    private static List<Said> atOnce(JobFile file, Map<String, String> typed, String round) {
+      return file.work().bench().checks().stream()
+          .filter(check -> check.round().equals(round) && check.measure() == Measure.GLOW)
+          .map(check -> of(file, typed, check, sound(check)))
+          .toList();
+    }
+
+    private static String sound(Check check) {
+      return check.measure().number(check.band().expected(), UnitSystem.METRIC);
+    }
+
+    private static Said of(JobFile file, Map<String, String> typed, Check check, String word) {
+      long newest = file.work().bench().last(check.id()).map(Taken::id).orElse(0L);
+      String seen = typed.getOrDefault("seen." + check.id(), "");
+      return new Said(
+          check,
+          word,
+          seen.matches("\\d{1,18}") ? Long.parseLong(seen) : newest,
+          RequestKey.of(typed.getOrDefault("requestKey", ""), check.id()));
     }
   }
 

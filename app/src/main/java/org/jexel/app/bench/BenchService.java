@@ -75,6 +75,11 @@ public class BenchService {
     return record(file, check, typed, seen, requestKey, Origin.of(source(file, check, typed)));
   }
 
+  /** Keeps what was said of one lamp together with its whole round. */
+  boolean recordAtOnce(JobFile file, Check check, String word, long seen, String requestKey) {
+    return record(file, check, word, seen, requestKey, Origin.of(Reading.Source.ROUND));
+  }
+
   /** Where a reading comes from; of a file also how many rows, and between what they lay. */
   record Origin(
       Reading.Source source,

@@ -5,7 +5,6 @@ import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
-import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jspecify.annotations.Nullable;
@@ -96,21 +95,14 @@ public record CheckView(
   }
 
   /**
-   * The word that stands chosen: what was typed, else what was read, else of a lamp what a sound
-   * rig shows. No form answers for the ear and the hand: brakes and wheels begin empty.
+   * The word that stands chosen: what was typed, else what was read. No form answers for the eye,
+   * the ear and the hand.
    */
   public String word() {
     Reading read = newest();
-    if (typed.isEmpty() && (read != null || offered())) {
-      double place = read == null ? check.band().expected() : read.value();
-      return check.measure().number(place, UnitSystem.METRIC);
-    }
-    return typed;
-  }
-
-  /** Whether what a sound rig shows is chosen beforehand: of lamps, which are many and seen. */
-  public boolean offered() {
-    return check.measure() == Measure.GLOW;
+    return typed.isEmpty() && read != null
+        ? check.measure().number(read.value(), UnitSystem.METRIC)
+        : typed;
   }
 
   public String anchor() {

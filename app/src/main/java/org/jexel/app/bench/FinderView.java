@@ -84,6 +84,7 @@ public record FinderView(
     for (Check.Group group :
         List.of(Check.Group.SEEN, Check.Group.SOCKET, Check.Group.FUSES, Check.Group.BRAKES)) {
       file.work().bench().checks().stream()
+          .filter(c -> c.group() != Check.Group.BRAKES || !c.measure().words().isEmpty())
           .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
           .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
     }

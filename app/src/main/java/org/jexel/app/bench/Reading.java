@@ -62,7 +62,9 @@ public class Reading {
   public enum Source {
     TYPED(""),
     METER("simulated meter"),
-    FILE("from a file");
+    FILE("from a file"),
+    /** Of a whole round of lamps in one act. */
+    ROUND("all at once");
 
     private final String label;
 
@@ -125,7 +127,7 @@ public class Reading {
 
   /** As the core knows it. */
   Taken taken() {
-    return new Taken(id, checkId, valueSi, takenAt, person.name());
+    return new Taken(id, checkId, valueSi, takenAt, person.name(), source() == Source.ROUND);
   }
 
   public Long id() {

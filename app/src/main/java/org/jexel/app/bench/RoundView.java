@@ -6,6 +6,7 @@ import java.util.Objects;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Round;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -48,6 +49,11 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
             .check()
             .measure()
             .text(Objects.requireNonNull(read.get(0).newest()).value(), units);
+  }
+
+  /** Of lamps, which are many and seen at one glance, one act can say that all are as expected. */
+  public boolean atOnce() {
+    return round.first().measure() == Measure.GLOW;
   }
 
   /** Ids for the meter, between commas. */

@@ -66,7 +66,9 @@ record CheckRow(
             .filter(check -> bench.verdict(check) == Verdict.FAILS)
             .map(check -> check.title() + ": " + text(bench, check, units))
             .collect(Collectors.joining("; "));
-    return other.isEmpty() ? SOUND : other;
+    boolean atOnce =
+        read.stream().allMatch(check -> Must.have(bench.newest(), check.id()).atOnce());
+    return other.isEmpty() ? (atOnce ? SOUND + ", said of all at once" : SOUND) : other;
   }
 
   private static String text(BenchWork bench, Check check, UnitSystem units) {

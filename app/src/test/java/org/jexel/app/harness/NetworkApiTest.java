@@ -146,7 +146,8 @@ class NetworkApiTest {
     assertThat(answer.getStatus()).isEqualTo(400);
     assertThat(answer.getContentAsString())
         .contains("foglamp")
-        .contains("tail left right stop reverse hazard pedal lever running breakaway unplugged");
+        .contains(
+            "tail left right stop reverse hazard pedal lever running breakaway lifted unplugged");
     assertThat(electrician.answer("/api/jobs/J1001/network.cir?fault=open:nothing").getStatus())
         .isEqualTo(400);
     assertThat(electrician.answer("/api/jobs/J9999/network").getStatus()).isEqualTo(404);

@@ -202,10 +202,12 @@ final class Yard {
   private double ohms(Setup setup, Probing at) {
     Setup unplugged = Setup.rig(StateWord.UNPLUGGED);
     Netlist still = deck(unplugged);
-    if (still.hasNode(at.red())
-        && still.hasNode(at.black())
-        && Math.abs(volts(unplugged, at.red(), at.black())) > LIVE_VOLTS) {
-      return NoFigure.LIVE.si();
+    // An ohmmeter loads what it is put on: a leak through a diode is not live.
+    if (still.hasNode(at.red()) && still.hasNode(at.black())) {
+      Ngspice loaded = Ngspice.run(still.bridge("probe", at.red(), at.black(), PROBE_OHMS).text());
+      if (Math.abs(loaded.volts(at.red()) - loaded.volts(at.black())) > LIVE_VOLTS) {
+        return NoFigure.LIVE.si();
+      }
     }
     Netlist deck = deck(setup).ohmmeter(at.red(), at.black(), PROBE_VOLTS, PROBE_OHMS);
     Ngspice probed = Ngspice.run(deck.text());
