@@ -53,8 +53,8 @@ public record HoldingTime(double seconds, Verdict verdict, Sum sum) {
             "t = H · (C / (I · H))^k",
             List.of(
                 Term.computed("C", "capacity left", capacity, Measure.CAPACITY),
-                Term.computed("I", "all brakes at 12 V, A", amps, Measure.PLAIN),
-                Term.computed("H", "rated discharge, h", 20, Measure.COUNT),
+                Term.computed("I", "all brakes at 12 V", amps, Measure.AMPS),
+                Term.computed("H", "rated discharge", RATED_S, Measure.HOURS),
                 Term.computed("k", "Peukert exponent", exponent, Measure.PLAIN)),
             seconds,
             Measure.MINUTES));

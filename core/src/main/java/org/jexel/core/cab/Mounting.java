@@ -66,8 +66,8 @@ public record Mounting(
             "Error of the sensed deceleration",
             "e = cos(yaw) · cos(pitch) − 1",
             List.of(
-                Term.computed("yaw", "turn, degrees", Math.toDegrees(yaw), Measure.PLAIN),
-                Term.computed("pitch", "nose up, degrees", Math.toDegrees(pitch), Measure.PLAIN)),
+                Term.computed("yaw", "turn", yaw, Measure.DEGREES),
+                Term.computed("pitch", "nose up", pitch, Measure.DEGREES)),
             error,
             Measure.SHARE));
   }

@@ -66,7 +66,7 @@ final class CircuitTable {
       limit = FullLoad.limit(far.function());
       Predicate<Span> counted = FullLoad.counts(far).and(part);
       List<Span> loop = spans.stream().filter(s -> counted.test(s) && now.passes(far, s)).toList();
-      sum = sum(name, far, loop, load, drop, back);
+      sum = sum(name, far, loop, drop, back);
     }
     String bound = own.stream().map(binding).distinct().collect(Collectors.joining(", "));
     List<Ruling> rulings = new ArrayList<>(law.of(own));
@@ -112,25 +112,32 @@ final class CircuitTable {
         Measure.VOLTS);
   }
 
-  private static Sum sum(
-      String name, Load far, List<Span> loop, double load, double drop, boolean back) {
+  /** What is lost on each stretch of the way, out and back, each span with its own current. */
+  private Sum sum(String name, Load far, List<Span> loop, double drop, boolean back) {
     List<Term> terms = new ArrayList<>();
-    terms.add(
-        Term.computed(
-            "L",
-            back ? "return from " + far.label() : "loop to " + far.label() + " and back",
-            loop.stream().mapToDouble(Span::length).sum(),
-            Measure.LENGTH));
-    terms.add(
-        Term.computed(
-            "R",
-            "copper of that loop at 40 °C",
-            loop.stream().mapToDouble(Span::ohms).sum(),
-            Measure.MILLIOHMS));
-    terms.add(Term.computed("I", "load of the circuit", load, Measure.AMPS));
+    for (Duty duty : Duty.values()) {
+      for (boolean earth : new boolean[] {false, true}) {
+        List<Span> stretch =
+            loop.stream()
+                .filter(s -> s.duty() == duty && (s.function() == PinFunction.EARTH) == earth)
+                .toList();
+        if (!stretch.isEmpty()) {
+          double volts = drop(far, stretch::contains);
+          double ohms = stretch.stream().mapToDouble(Span::ohms).sum();
+          terms.add(
+              Term.computed(
+                  "U_" + (terms.size() + 1),
+                  Phrase.of(
+                      "%s, %s: %.1f mΩ at 40 °C",
+                      duty.label(), earth ? "back" : "out", 1000 * ohms),
+                  volts,
+                  Measure.MILLIVOLTS));
+        }
+      }
+    }
     return new Sum(
-        "Drop of “" + name + "”, at " + far.label(),
-        "U = Σ R·I, each span's R = ρ·l/A times the current in it",
+        "Drop of “" + name + "”, at " + far.label() + (back ? ", the way back" : ", out and back"),
+        "U = " + terms.stream().map(Term::symbol).collect(Collectors.joining(" + ")),
         terms,
         drop,
         Measure.VOLTS);

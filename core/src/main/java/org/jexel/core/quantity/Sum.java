@@ -23,7 +23,10 @@ public record Sum(String title, String formula, List<Term> terms, double si, Mea
     return measure.text(si, system);
   }
 
-  /** The formula with this job's numbers in the places of its symbols. */
+  /**
+   * The formula with this job's figures in the places of its symbols, each with its unit, so that
+   * whoever works it out comes to the result.
+   */
   public String substituted(UnitSystem system) {
     String symbols =
         terms.stream()
@@ -40,7 +43,7 @@ public record Sum(String title, String formula, List<Term> terms, double si, Mea
                 terms.stream()
                     .filter(term -> term.symbol().equals(found.group()))
                     .findFirst()
-                    .map(term -> term.measure().number(term.si(), system))
+                    .map(term -> term.measure().text(term.si(), system))
                     .orElse(found.group())));
   }
 }

@@ -42,11 +42,13 @@ public enum Unit {
   WATT(Dimension.POWER, 1, "W", "watt", "watts"),
   AMPERE_HOUR(Dimension.CHARGE, 3600, "Ah", "amp hours"),
   MINUTE(Dimension.TIME, 60, "min", "mins", "minute", "minutes"),
+  HOUR(Dimension.TIME, 3600, "h", "hours"),
   YEAR(Dimension.TIME, 365.25 * 86_400, "years", "year", "yr", "y"),
   CELSIUS(Dimension.TEMPERATURE, 1, 273.15, "°C", "c", "°", "celsius"),
   FAHRENHEIT(Dimension.TEMPERATURE, 5 / 9.0, 459.67 * 5 / 9, "°F", "f", "fahrenheit"),
   NEWTON_METRE(Dimension.TORQUE, 1, "N·m", "nm", "n m"),
   POUND_FOOT(Dimension.TORQUE, 1.3558179483, "lbf·ft", "ft-lb", "lb-ft"),
+  DEGREE(Dimension.ANGLE, Math.PI / 180, "°"),
   PERCENT(Dimension.RATIO, 0.01, "%", "percent"),
   ONE(Dimension.RATIO, 1, "");
 
@@ -101,6 +103,7 @@ public enum Unit {
   /** What kind of quantity a unit measures. */
   public enum Dimension {
     MASS,
+    ANGLE,
     LENGTH,
     VOLTAGE,
     CURRENT,

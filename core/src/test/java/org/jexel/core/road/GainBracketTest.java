@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -138,10 +139,15 @@ class GainBracketTest {
     Map<String, Verdict> all =
         Map.of(
             "brake.resistance", Verdict.HOLDS,
+            "brake.rest", Verdict.HOLDS,
+            "wakes.controller", Verdict.HOLDS,
             "brake.volts", Verdict.WATCH,
             "brake.amps", Verdict.HOLDS);
     assertThat(Gate.of(checks, all).open()).isTrue();
+    Map<String, Verdict> unheard = new HashMap<>(all);
+    unheard.remove("wakes.controller");
+    assertThat(Gate.of(checks, unheard).open()).isFalse();
     assertThat(Gate.of(checks, Map.of("brake.resistance", Verdict.FAILS)).open()).isFalse();
-    assertThat(Gate.of(checks, all).lines()).hasSize(3);
+    assertThat(Gate.of(checks, all).lines()).hasSize(5);
   }
 }
