@@ -154,7 +154,7 @@ public final class JudgedFinder {
                               + " "
                               + Math.round(100 * g.present()))
                   .toList()
-              + (now.fits() ? "" : " does not fit"));
+              + (now.fits() ? "" : " does not fit: " + now.groups().get(0).against()));
     }
   }
 

@@ -1,0 +1,350 @@
+package org.jexel.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jexel.core.Rigs;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every line of the sheet, and the words and figures at the edges of its rules. */
+class SheetLinesTest {
+  private static final Rig BRAKED = Rigs.oneAxle();
+  private static final Harness HARNESS = plan(BRAKED);
+
+  private static Harness plan(Rig rig) {
+    return HarnessPlanner.plan(rig, WireSize.GAUGES);
+  }
+
+  private static List<Check> sheet(Rig rig) {
+    return CheckSheet.of(rig, plan(rig), OptionalDouble.of(12.6));
+  }
+
+  private static Check check(Rig rig, String id) {
+    return sheet(rig).stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  /**
+   * How many of each kind, by what the rig has: lamps by their circuits, magnets by their wheels.
+   */
+  @Test
+  void anUnbrakedTrailerOfElevenLampCircuitsHasTheseLines() {
+    assertThat(kinds(Rigs.unbraked()))
+        .isEqualTo(
+            Map.ofEntries(
+                Map.entry("supply", 1L),
+                Map.entry("socket", 3L),
+                Map.entry("fuse", 3L),
+                Map.entry("own", 3L),
+                Map.entry("loaded", 4L),
+                Map.entry("bench", 3L),
+                Map.entry("box", 3L),
+                Map.entry("dead", 3L),
+                Map.entry("continuity", 11L),
+                Map.entry("earthed", 9L),
+                Map.entry("lamp", 11L),
+                Map.entry("return", 11L),
+                // Eleven by tail; the four rear ones in each of five other states.
+                Map.entry("look", 31L)));
+  }
+
+  @Test
+  void oneBrakedAxleAddsTheseLines() {
+    Map<String, Long> braked = kinds(BRAKED);
+    assertThat(braked)
+        .containsEntry("brake", 4L)
+        .containsEntry("wakes", 1L)
+        .containsEntry("charge", 2L)
+        .containsEntry("breakaway", 1L)
+        .containsEntry("magnet", 6L)
+        .containsEntry("hums", 2L)
+        .containsEntry("turns", 2L)
+        // Three lamp pins, brake and charge.
+        .containsEntry("fuse", 5L)
+        .containsEntry("bench", 4L)
+        // Three studs of lamps, the brake's, the whole return, the breakaway's battery.
+        .containsEntry("box", 6L)
+        // And each magnet's run, and the charge's.
+        .containsEntry("continuity", 14L);
+  }
+
+  private static Map<String, Long> kinds(Rig rig) {
+    return sheet(rig).stream()
+        .collect(
+            Collectors.groupingBy(
+                c -> c.id().substring(0, c.id().indexOf('.')), Collectors.counting()));
+  }
+
+  /** With one circuit on: all that it feeds, and always both rear lamps. */
+  @Test
+  void aRoundTellsWhatItsCircuitFeedsAndBothRearLamps() {
+    Rig seven = Rigs.rig(Rigs.sheet(RigField.TRAILER_CONNECTOR, "flat-7"));
+    assertThat(round(seven, "look.stop"))
+        .containsExactlyInAnyOrder(
+            "lamp_tail_rear_left",
+            "lamp_tail_rear_right",
+            "lamp_left_rear_left",
+            "lamp_right_rear_right",
+            "lamp_stop_rear_left",
+            "lamp_stop_rear_right");
+    assertThat(round(Rigs.unbraked(), "look.left")).hasSize(4).doesNotContain("lamp_tail_plate");
+    assertThat(round(Rigs.unbraked(), "look.tail")).hasSize(11).contains("lamp_tail_plate");
+    assertThat(check(seven, "look.left.lamp_left_rear_left").title()).endsWith("indicator part");
+    assertThat(check(Rigs.unbraked(), "look.left.lamp_left_rear_left").title())
+        .endsWith("stop and indicator part");
+    assertThat(check(seven, "look.tail.lamp_tail_rear_left").title()).endsWith("tail part");
+  }
+
+  private static List<String> round(Rig rig, String round) {
+    return sheet(rig).stream()
+        .filter(c -> c.round().equals(round))
+        .map(c -> c.key().part())
+        .toList();
+  }
+
+  @Test
+  void anActuatorIsHeardAsAPumpAndOneWheelStandsForAll() {
+    Rig rig =
+        Rigs.rig(
+            Rigs.sheet(
+                RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
+                RigField.TOW_CONNECTOR, "blade-7",
+                RigField.TRAILER_CONNECTOR, "blade-7"));
+    assertThat(check(rig, "hums.actuator").title()).isEqualTo("Listen: Actuator's pump");
+    assertThat(check(rig, "hums.actuator").place()).isEqualTo("At the actuator");
+    assertThat(check(rig, "hums.actuator").why()).startsWith("The pump");
+    assertThat(check(rig, "turns.actuator").title()).isEqualTo("Turn a braked wheel");
+    assertThat(check(BRAKED, "hums.magnet_axle1_left").place()).isEqualTo("At the wheel");
+    assertThat(check(BRAKED, "hums.magnet_axle1_left").why()).startsWith("A magnet");
+    assertThat(check(BRAKED, "turns.magnet_axle1_left").title()).startsWith("Turn the wheel:");
+  }
+
+  /** Of six magnets one that is off hides in the spread of the others. */
+  @Test
+  void withSixMagnetsTheResistanceSaysWhatItCannotShow() {
+    assertThat(check(Rigs.twoAxles(), "brake.resistance").why()).contains("one that is off raises");
+    assertThat(check(Rigs.twoAxles(RigField.AXLE_COUNT, 3), "brake.resistance").why())
+        .contains("can hide");
+  }
+
+  @Test
+  void leadsGoToTheWheelForAMagnetAndToTheTerminalForALamp() {
+    assertThat(check(BRAKED, "continuity.magnet_axle1_left").place()).endsWith("to the wheel");
+    assertThat(check(BRAKED, "continuity.lamp_tail_plate").place()).endsWith("to the terminal");
+    assertThat(check(BRAKED, "continuity.lamp_tail_plate").black()).isEqualTo("its live terminal");
+    assertThat(check(BRAKED, "earthed.lamp_tail_plate").black()).isEqualTo("its return terminal");
+  }
+
+  @Test
+  void aWheelMayTurnOnlyWhenWhatBrakesItIsChecked() {
+    assertThat(sheet(BRAKED).stream().filter(Check::gatesTheRoad).map(Check::id))
+        .containsExactlyInAnyOrder(
+            "brake.resistance", "brake.rest", "wakes.controller", "brake.volts", "brake.amps");
+    assertThat(Arrays.stream(Check.Group.values()).map(Check.Group::label))
+        .doesNotHaveDuplicates()
+        .noneMatch(String::isBlank);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "loaded.tail; 0.2; Nothing arrives here",
+        "loaded.tail; 9; Volts are lost before",
+        "loaded.tail; 13.9; load behind this point is missing",
+        "continuity.lamp_tail_plate; open; Open: this run is broken",
+        "continuity.lamp_tail_plate; 4; Too many ohms",
+        "magnet.ohms.magnet_axle1_left; 1.5; Shorted turns",
+        "magnet.ohms.magnet_axle1_left; open; Open: its coil",
+        "magnet.ohms.magnet_axle1_left; 5; not the magnet of this plate",
+        "bench.tail; 0.05; draws nothing",
+        "bench.tail; 1.1; too little",
+        "bench.tail; 9; too much",
+        "bench.tail; blown; too much",
+        "look.tail.lamp_tail_plate; 0; Not as computed",
+        "fuse.tail; 1; Do not spend fuses",
+        "charge.box; 12.5; not kept up",
+        "breakaway.pulled; 0.1; would not brake",
+        "breakaway.pulled; 9; is weak",
+        "brake.resistance; live; live with the plug out",
+        "brake.resistance; 17; Open",
+        "brake.resistance; 16; magnet or a wheel",
+        "supply.battery; 25; 24 V vehicle"
+      })
+  void whatAFailedLinePointsAt(String id, String reading, String words) {
+    double si =
+        switch (reading) {
+          case "open" -> NoFigure.OPEN.si();
+          case "live" -> NoFigure.LIVE.si();
+          case "blown" -> NoFigure.BLOWN.si();
+          default -> Double.parseDouble(reading);
+        };
+    assertThat(check(BRAKED, id).meaning(Verdict.FAILS, si)).contains(words);
+  }
+
+  @Test
+  void whatDoesNotFailIsToldFromWhatDoes() {
+    Check volts = check(BRAKED, "brake.volts");
+    assertThat(volts.meaning(Verdict.HOLDS, 11)).startsWith("Inside the band");
+    assertThat(volts.meaning(Verdict.NOT_YET, 11)).startsWith("No reading");
+    assertThat(volts.meaning(Verdict.WATCH, volts.band().low() - 0.01)).startsWith("A little low");
+    assertThat(volts.meaning(Verdict.WATCH, volts.band().high() + 0.01))
+        .startsWith("A little high");
+    assertThat(volts.meaning(Verdict.WATCH, volts.band().low())).startsWith("A little high");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "9, FAILS",
+    "9.5, FAILS",
+    "9.51, WATCH",
+    "9.99, WATCH",
+    "10, HOLDS",
+    "11, HOLDS",
+    "11.01, WATCH",
+    "11.49, WATCH",
+    "11.5, FAILS"
+  })
+  void aReadingIsWatchedForHalfABand(double reading, Verdict verdict) {
+    assertThat(new Band(10.4, 10, 11).judge(reading)).isEqualTo(verdict);
+  }
+
+  /** Where light lies between two words, both may be said. */
+  @ParameterizedTest
+  @CsvSource({"3, 3, 3", "2.5, 2, 3", "2.25, 2, 3", "2.1, 2, 2", "1.9, 2, 2", "0.1, 0, 0"})
+  void betweenTwoWordsEitherHolds(double place, double low, double high) {
+    Band band = Band.ofWords(place, 4);
+    assertThat(band.low()).isEqualTo(low);
+    assertThat(band.high()).isEqualTo(high);
+  }
+
+  @Test
+  void aRoundOfFiguresIsOneFigureAndARoundOfWordsManyWords() {
+    Map<String, Round> rounds =
+        Round.of(sheet(BRAKED)).stream().collect(Collectors.toMap(Round::id, r -> r));
+    assertThat(rounds.get("brake.volts").words()).isFalse();
+    assertThat(rounds.get("brake.volts").minutes()).isEqualTo(3);
+    assertThat(rounds.get("turns").words()).isTrue();
+    assertThat(Stream.of("turns", "hums", "fuse", "wakes", "look.tail", "own.tail", "brake.volts"))
+        .extracting(id -> rounds.get(id).title())
+        .containsExactly(
+            "Turn each braked wheel by hand",
+            "Listen at the brakes",
+            "Look at the fuses of the socket",
+            "The controller wakes with the pedal",
+            "Look round: tail lamps on",
+            "Vehicle's own lamps: tail lamps on",
+            "Brake pin, full lever, brakes joined");
+  }
+
+  @Test
+  void aloneThePedalAndTheLeverCostAWalk() {
+    assertThat(Alone.minutes(check(BRAKED, "brake.volts"))).isEqualTo(7);
+    assertThat(Alone.minutes(check(BRAKED, "brake.rest"))).isEqualTo(1);
+    assertThat(Alone.minutes(check(BRAKED, "wakes.controller"))).isEqualTo(1);
+  }
+
+  /** 0.5 % and two digits; ohms above a kilohm are shown in tens. */
+  @Test
+  void whatAWorkshopMeterErrsBy() {
+    assertThat(Meter.error(12, Measure.VOLTS)).isEqualTo(0.08);
+    assertThat(Meter.error(-12, Measure.VOLTS)).isEqualTo(0.08);
+    assertThat(Meter.digit(1000, Measure.OHMS)).isEqualTo(0.1);
+    assertThat(Meter.digit(1000.1, Measure.OHMS)).isEqualTo(10);
+  }
+
+  @Test
+  void onlyTwentyFourVoltsStopAllWork() {
+    assertThat(SupplyFinding.of(26).orElseThrow().stops()).isTrue();
+    assertThat(SupplyFinding.of(16).orElseThrow().stops()).isFalse();
+    assertThat(SupplyFinding.of(14.99)).isEmpty();
+    assertThat(SupplyFinding.of(15)).isPresent();
+  }
+
+  @Test
+  void thePlugTestersLampsAreDarkWhereNothingIsFed() {
+    Map<PinFunction, Boolean> dark =
+        PlugTester.lamps(BRAKED, HARNESS, Set.of(StateWord.TAIL), List.of()).stream()
+            .collect(Collectors.toMap(t -> t.pin().function(), PlugTester::dark));
+    assertThat(dark)
+        .containsEntry(PinFunction.TAIL, false)
+        .containsEntry(PinFunction.LEFT, true)
+        .containsEntry(PinFunction.CHARGE, false)
+        .doesNotContainKey(PinFunction.EARTH);
+    Fault constant = Fault.of(Fault.Kind.SIGNAL, "");
+    assertThat(
+            PlugTester.lamps(BRAKED, HARNESS, Set.of(), List.of(constant)).stream()
+                .filter(t -> t.pin().function() == PinFunction.BRAKE))
+        .hasSize(1);
+  }
+
+  /** Many meters on many rigs: parts scatter by their stated tolerance, and never past it. */
+  @Test
+  void simulatedPartsScatterWithinTheirToleranceAndReadingsByTheMeter() {
+    Check magnet = check(BRAKED, "magnet.ohms.magnet_axle1_left");
+    double[] ohms = readings(magnet, 400);
+    double mean = Arrays.stream(ohms).average().orElseThrow();
+    double deviation =
+        Math.sqrt(Arrays.stream(ohms).map(o -> (o - mean) * (o - mean)).average().orElseThrow());
+    assertThat(mean).isBetween(3.17, 3.23);
+    // 3.2 Ω ± 10 % at two deviations, 0.14 once cut there, and the meter's 0.2 Ω at two.
+    assertThat(deviation).isBetween(0.14, 0.21);
+    double[] battery = readings(check(BRAKED, "supply.battery"), 300);
+    assertThat(Arrays.stream(battery).max().orElseThrow()).isBetween(12.7, 13.2);
+    assertThat(Arrays.stream(battery).min().orElseThrow()).isBetween(12.0, 12.5);
+    double[] hums = readings(check(BRAKED, "hums.magnet_axle1_left"), 400);
+    // One look in a hundred is called by another word.
+    assertThat(Arrays.stream(hums).filter(h -> h == 0).count()).isBetween(1L, 14L);
+    double[] tail = readings(check(BRAKED, "bench.tail"), 200);
+    assertThat(Arrays.stream(tail).distinct().count()).isGreaterThan(20);
+  }
+
+  private static double[] readings(Check check, int rigs) {
+    double[] read = new double[rigs];
+    Random noise = new Random(7);
+    for (int i = 0; i < rigs; i++) {
+      read[i] = new SimulatedMeter(BRAKED, HARNESS, List.of(), i, noise).read(check);
+    }
+    return read;
+  }
+
+  /** What widens a band most comes first, and what moves it by a twentieth of the meter is left. */
+  @Test
+  void whatWidensABandIsToldStrongestFirst() {
+    Check amps = check(Rigs.oneAxle(), "brake.amps");
+    assertThat(amps.influences()).hasSizeBetween(2, 5);
+    double last = Double.POSITIVE_INFINITY;
+    for (Check.Influence influence : amps.influences()) {
+      assertThat(Math.abs(influence.shift())).isLessThanOrEqualTo(last);
+      assertThat(Math.abs(influence.shift()))
+          .isGreaterThan(0.05 * Meter.error(amps.band().expected(), Measure.AMPS));
+      last = Math.abs(influence.shift());
+    }
+    // A magnet that is weaker takes less: its tolerance widens the band downward and upward.
+    assertThat(amps.influences()).anyMatch(i -> i.label().startsWith("Magnet"));
+    assertThat(amps.band().low()).isLessThan(amps.band().expected() - 0.2);
+    assertThat(amps.band().high()).isGreaterThan(amps.band().expected() + 0.2);
+    // A contact can get far worse and hardly better.
+    Band tail = check(BRAKED, "box.tail").band();
+    assertThat(tail.expected() - tail.low()).isGreaterThan(1.05 * (tail.high() - tail.expected()));
+  }
+}
