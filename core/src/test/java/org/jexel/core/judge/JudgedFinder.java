@@ -80,6 +80,7 @@ public final class JudgedFinder {
     row("seen closer only", closer);
     reliability();
     healthy(rigs / 5, dice);
+    JudgedPairs.print(rigs / 5, dice, tell);
   }
 
   /**
@@ -88,7 +89,7 @@ public final class JudgedFinder {
    *
    * @param sound the same rig, every part where it lies, without the fault
    */
-  private static boolean moves(Yard yard, Yard sound, List<Check> checks) {
+  static boolean moves(Yard yard, Yard sound, List<Check> checks) {
     try {
       return checks.stream()
           .anyMatch(c -> outside(c, yard.truth(c)) && !outside(c, sound.truth(c)));
@@ -158,7 +159,7 @@ public final class JudgedFinder {
     }
   }
 
-  private static boolean sure(Diagnosis now) {
+  static boolean sure(Diagnosis now) {
     return now.fits() && now.groups().get(0).sure();
   }
 
@@ -171,7 +172,7 @@ public final class JudgedFinder {
   }
 
   /** One stretch of one conductor, from one branching to the next, is one place. */
-  private static boolean touches(Fault fault, Mischief mischief, Netlist whole) {
+  static boolean touches(Fault fault, Mischief mischief, Netlist whole) {
     if (mischief.nodes().isEmpty()) {
       return mischief.parts().stream()
           .map(whole::stretch)
