@@ -132,7 +132,7 @@ class TowlineTest {
     assertThat(towline.draw(file, Station.BREAKAWAY, Looked.at(""))).contains("chains dashed");
     assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
     assertThat(towline.draw(file, Station.HANDOVER, Looked.at("")))
-        .contains("21 of 21 checks read");
+        .contains("26 of 26 checks read");
   }
 
   /** One lead on the pin or terminal that each is told to go to; none where words are said. */

@@ -33,8 +33,8 @@ public record Stop(double deceleration, double trailerForce, double share, List<
         "Deceleration",
         "a = v² / (2 · d)",
         List.of(
-            Term.computed("v", "speed at the start", speed, Measure.METRES_PER_SECOND),
-            Term.computed("d", "stopping distance", distance, Measure.METRES)),
+            Term.computed("v", "speed at the start, m/s", speed, Measure.PLAIN),
+            Term.computed("d", "stopping distance, m", distance, Measure.PLAIN)),
         speed * speed / (2 * distance),
         Measure.DECELERATION);
   }
@@ -47,8 +47,8 @@ public record Stop(double deceleration, double trailerForce, double share, List<
         "Deceleration",
         "a = v / t",
         List.of(
-            Term.computed("v", "speed at the start", speed, Measure.METRES_PER_SECOND),
-            Term.computed("t", "time to stand", seconds, Measure.SECONDS)),
+            Term.computed("v", "speed at the start, m/s", speed, Measure.PLAIN),
+            Term.computed("t", "time to stand, s", seconds, Measure.PLAIN)),
         speed / seconds,
         Measure.DECELERATION);
   }
@@ -64,7 +64,7 @@ public record Stop(double deceleration, double trailerForce, double share, List<
     positive("trailer mass", trailerMass);
     double force = a.si() * (vehicleMass + trailerMass) - drag;
     double share = force / (trailerMass * G);
-    Term trailer = Term.computed("m_t", "trailer with load", trailerMass, Measure.KILOGRAMS);
+    Term trailer = Term.computed("m_t", "trailer with load, kg", trailerMass, Measure.COUNT);
     return new Stop(
         a.si(),
         force,
@@ -75,19 +75,19 @@ public record Stop(double deceleration, double trailerForce, double share, List<
                 "Braking force of the trailer",
                 "F_t = a · (m_v + m_t) − F_d",
                 List.of(
-                    Term.computed("a", "deceleration", a.si(), Measure.GRAVITY),
-                    Term.computed("m_v", "tow vehicle", vehicleMass, Measure.KILOGRAMS),
+                    Term.computed("a", "deceleration", a.si(), Measure.FINE),
+                    Term.computed("m_v", "tow vehicle, kg", vehicleMass, Measure.COUNT),
                     trailer,
-                    Term.computed("F_d", "drag", drag, Measure.NEWTONS)),
+                    Term.computed("F_d", "drag, N", drag, Measure.COUNT)),
                 force,
                 Measure.FORCE),
             new Sum(
                 "Share of the trailer's own weight",
                 "z = F_t / (m_t · g)",
                 List.of(
-                    Term.computed("F_t", "braking force", force, Measure.NEWTONS),
+                    Term.computed("F_t", "braking force, N", force, Measure.COUNT),
                     trailer,
-                    Term.computed("g", "standard gravity", G, Measure.GRAVITY)),
+                    Term.computed("g", "standard gravity", G, Measure.PLAIN)),
                 share,
                 Measure.FINE)));
   }

@@ -78,7 +78,7 @@ final class Finder {
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     NextCheck next =
         new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone);
-    boolean explained = explains(rows.get(0));
+    boolean explained = explains(leaders.get(0));
     boolean fits = explained && unlisted < told.get(0).present();
     List<Check> doubtful = explained ? List.of() : doubtful(all);
     return new Diagnosis(told, fits, unlisted, doubtful, next.choose(leaders));

@@ -29,12 +29,6 @@ public enum Measure {
   SECONDS(Unit.SECOND, 1, Unit.SECOND, 1),
   MINUTES(Unit.MINUTE, 1, Unit.MINUTE, 1),
   HOURS(Unit.HOUR, 0, Unit.HOUR, 0),
-  /** A speed or an acceleration as it stands in a formula. */
-  METRES_PER_SECOND(Unit.METRE_PER_SECOND, 2, Unit.METRE_PER_SECOND, 2),
-  GRAVITY(Unit.METRE_PER_SECOND_SQUARED, 3, Unit.METRE_PER_SECOND_SQUARED, 3),
-  NEWTONS(Unit.NEWTON, 0, Unit.NEWTON, 0),
-  KILOGRAMS(Unit.KILOGRAM, 0, Unit.KILOGRAM, 0),
-  METRES(Unit.METRE, 2, Unit.METRE, 2),
   DEGREES(Unit.DEGREE, 1, Unit.DEGREE, 1),
   VOLUME(Unit.CUBIC_METRE, 2, Unit.CUBIC_FOOT, 1),
   DENSITY(Unit.KILOGRAM_PER_CUBIC_METRE, 0, Unit.POUND_PER_CUBIC_FOOT, 1),
