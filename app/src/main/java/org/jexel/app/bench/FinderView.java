@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
@@ -15,6 +16,7 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param starts rounds that one may begin with, and what one would have noticed
  * @param doubts readings that do not go together with the others
  * @param repairs oldest first
+ * @param unread rounds of the proof that are not read yet
  */
 public record FinderView(
     Diagnosis diagnosis,
@@ -34,7 +37,8 @@ public record FinderView(
     int left,
     Map<String, String> starts,
     List<Doubt> doubts,
-    List<Repair> repairs) {
+    List<Repair> repairs,
+    List<Round> unread) {
   /** Places of a group that are named, its first among them. */
   private static final int NAMED = 4;
 
@@ -59,7 +63,10 @@ public record FinderView(
         stale.size(),
         starts(file),
         diagnosis.doubtful().stream().map(check -> Doubt.of(file, check)).toList(),
-        BenchRows.of(file).repairs());
+        BenchRows.of(file).repairs(),
+        Round.of(file.work().bench().proof()).stream()
+            .filter(r -> file.work().bench().verdict(r) == Verdict.NOT_YET)
+            .toList());
   }
 
   /**
@@ -104,10 +111,23 @@ public record FinderView(
 
   /** Nothing is found, and the proof is not read: no reason to call it sound. */
   public boolean unearned() {
-    return round == null
-        && !diagnosis.groups().isEmpty()
+    return diagnosis.fits()
         && diagnosis.groups().get(0).leading().healthy()
         && !diagnosis.groups().get(0).earned();
+  }
+
+  /** What of the proof is still to be read before a rig is called sound. */
+  public String owed() {
+    long minutes = Math.round(unread.stream().mapToDouble(Round::minutes).sum());
+    String first = unread.stream().limit(NAMED).map(Round::title).collect(Collectors.joining("; "));
+    int more = unread.size() - NAMED;
+    return Phrase.of(
+        "%d %s of the proof left, about %d min: %s%s.",
+        unread.size(),
+        unread.size() == 1 ? "check" : "checks",
+        minutes,
+        first,
+        more > 0 ? "; and " + more + " more" : "");
   }
 
   /** The suspect to mend; null while none is sure. */

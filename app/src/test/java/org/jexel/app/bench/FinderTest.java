@@ -258,6 +258,8 @@ class FinderTest {
         .contains("holds");
     assertThat(electrician.page("/jobs/" + ref + "/handover"))
         .contains("as computed, said of all at once");
+    // Nothing is wrong so far, and what would have to be read before that is said stands there.
+    assertThat(finder(ref)).contains("Nothing found so far.", "checks of the proof left, about");
     // Brakes and wheels are said one by one.
     electrician.post(
         "/jobs/" + ref + "/bench/round", Map.of("atOnce", "hums", "requestKey", "hum" + ref));
