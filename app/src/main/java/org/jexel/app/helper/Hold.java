@@ -62,6 +62,6 @@ public record Hold(String act, String state, String check, String last, Verdict 
     } else if (words.contains(StateWord.TAIL)) {
       return "Tail lamps on";
     }
-    return "Hands off";
+    return words.contains(StateWord.RUNNING) ? "Engine running" : "Hands off";
   }
 }

@@ -2,6 +2,7 @@ package org.jexel.core.check;
 
 import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 
 /** What a failed reading points at. */
@@ -40,7 +41,9 @@ final class CheckMeaning {
                   ? "The trailer draws too little: a lamp, a magnet or a joint is missing."
                   : "The trailer draws too much: something is chafed, shorted or joined to it.";
       case FUSES ->
-          "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
+          check.measure() == Measure.GLOW
+              ? "The vehicle's own lamps differ as well: what is wrong lies ahead of the socket, or a current that finds no earth on the trailer comes back through them."
+              : "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
       case SEEN -> "Not as computed for this state. The fault finder weighs what can explain it.";
       case SUPPLY ->
           SupplyFinding.of(reading)
@@ -63,16 +66,35 @@ final class CheckMeaning {
                   : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
       case CHARGE ->
           check.function() == PinFunction.CHARGE
-              ? "The breakaway's battery is not kept up: look at the charge pin, its fuse and its run."
+              ? low
+                  ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
+                  : "More than computed: there may be no isolating diode, or the battery takes no charge."
               : dead
                   ? "A trailer that comes off would not brake. Look at the breakaway's battery, its fuse, its switch and both leads."
-                  : "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts.";
-      case BRAKES ->
-          check.function() == PinFunction.BRAKE && dead
-              ? "Nothing at the brake pin. Look at the controller's output, its breaker and its stop signal."
-              : low
-                  ? "Less than computed: volts are lost in a joint, or a magnet is off the circuit."
-                  : "More than computed: a magnet is shorted, or the load is not joined when volts are read.";
+                  : low
+                      ? "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts."
+                      : "More than computed: a magnet is off, or the battery is under charge.";
+      case BRAKES -> brakes(check, low, dead);
     };
+  }
+
+  private static String brakes(Check check, boolean low, boolean dead) {
+    if (check.measure() == Measure.WAKING) {
+      return "The pedal does not wake it: no stop signal reaches the controller, or it has no supply.";
+    } else if (check.probing().setup().state().output() == 0) {
+      return "Something brakes that nobody asks to: a stop signal from the constant side, or a conductor that touches the brake's.";
+    } else if (check.function() == PinFunction.CHARGE) {
+      boolean amps = check.measure() == Measure.AMPS;
+      return low
+          ? "The pump gets too little: look at the charge pin's feed, its fuse and the earth."
+          : amps
+              ? "More than computed: the pump labours, or something else hangs on the charge pin."
+              : "More than computed: the pump hardly draws. Does it run?";
+    } else if (dead) {
+      return "Nothing at the brake pin. Look at the controller's output, its breaker and its stop signal.";
+    }
+    return low
+        ? "Less than computed: volts are lost in a joint, or a magnet is off the circuit."
+        : "More than computed: a magnet is shorted, or the load is not joined when volts are read.";
   }
 }

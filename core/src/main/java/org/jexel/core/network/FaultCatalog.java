@@ -17,7 +17,6 @@ import org.jexel.core.network.FaultFamily.AtPin;
 import org.jexel.core.network.FaultFamily.OfConductors;
 import org.jexel.core.network.FaultFamily.OfLamp;
 import org.jexel.core.network.FaultFamily.OfLoad;
-import org.jexel.core.network.FaultFamily.OfNode;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
 import org.jexel.core.rig.Lamp;
@@ -31,12 +30,6 @@ import org.jexel.core.rig.Rig;
  * in its own measure, and in {@link FaultList} where it is what a contact loses.
  */
 public final class FaultCatalog {
-  /** What a battery may be down to, V. */
-  private static final double[] FLAT_VOLTS = {11.5, 10.6, 9.6, 8.6, 7.4, 6};
-
-  /** How far a breakaway pin is out, Ω. */
-  private static final double[] PULLED_OHMS = {0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.4};
-
   /** Currents of a magnet against a sound one's. */
   private static final double[] SHORTED = {1.6, 2.4, 4};
 
@@ -78,8 +71,7 @@ public final class FaultCatalog {
     list.weigh(1.5);
     catalog.conductors();
     list.weigh(2);
-    catalog.supply();
-    catalog.vehicle();
+    SupplyFaults.add(harness, list);
     return list.faults();
   }
 
@@ -192,49 +184,6 @@ public final class FaultCatalog {
     }
   }
 
-  /** Discharged and sound in itself, or worn as well. */
-  private void flat(String battery, Trouble discharged, Trouble worn) {
-    list.graded(Fault.Kind.LOW, battery, FLAT_VOLTS, FaultFamily.of(discharged));
-    list.graded(Fault.Kind.FLAT, battery, FLAT_VOLTS, FaultFamily.of(worn));
-  }
-
-  /** Feeds from the battery to the socket, and the battery's own posts. */
-  private void vehicle() {
-    for (PinFunction function : PinFunction.values()) {
-      if (function != PinFunction.EARTH && harness.has(function)) {
-        list.corroded(
-            Nodes.wire(Nodes.socket(function)),
-            function,
-            new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, OfConductors.of(function)));
-        // Ahead of the vehicle's own lamps, which dim with the trailer's.
-        list.corroded(
-            Nodes.switchOf(function),
-            function,
-            new FaultFamily(Trouble.POOR_SWITCH, OfConductors.of(function)));
-        if (function != PinFunction.BRAKE) {
-          list.add(
-              Fault.of(Fault.Kind.OPEN, Nodes.wire(Nodes.socket(function))),
-              Trouble.FEED_BROKEN_IN_VEHICLE,
-              OfConductors.of(function));
-        }
-      }
-    }
-    if (harness.has(PinFunction.BRAKE)) {
-      // The controller lies between two runs of one feed.
-      FaultFamily poor =
-          new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, new OfNode(Harness.CONTROLLER_IN));
-      list.corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, poor);
-      for (String end : List.of(Harness.CONTROLLER_IN, Nodes.socket(PinFunction.BRAKE))) {
-        list.add(
-            Fault.of(Fault.Kind.OPEN, Nodes.wire(end)),
-            Trouble.FEED_BROKEN_IN_VEHICLE,
-            new OfNode(end));
-      }
-    }
-    list.corroded(RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
-    list.add(Fault.of(Fault.Kind.OHMS, RigNetwork.SUPPLY, 1e9), Trouble.POOR_BATTERY_POST);
-  }
-
   private void loads() {
     for (Load load : harness.loads()) {
       switch (load.kind()) {
@@ -314,28 +263,5 @@ public final class FaultCatalog {
         }
       }
     }
-  }
-
-  private void supply() {
-    for (PinFunction function : PinFunction.values()) {
-      list.add(
-          Fault.of(Fault.Kind.OPEN, Nodes.fuse(function)),
-          Trouble.FUSE_OPEN,
-          OfConductors.of(function));
-    }
-    list.add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), Trouble.CONTROLLER_DEAD);
-    list.add(Fault.of(Fault.Kind.SIGNAL, ""), Trouble.SIGNAL_CONSTANT);
-    list.add(Fault.of(Fault.Kind.SIGNAL, "", 0), Trouble.NO_SIGNAL);
-    list.graded(Fault.Kind.PULLED, "", PULLED_OHMS, FaultFamily.of(Trouble.PIN_PART_WAY_OUT));
-    list.add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
-    list.add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);
-    // Nobody looks at the one in the box for years.
-    list.weigh(6);
-    flat(
-        RigNetwork.BREAKAWAY_BATTERY,
-        Trouble.BREAKAWAY_BATTERY_FLAT,
-        Trouble.BREAKAWAY_BATTERY_WORN);
-    list.weigh(2);
-    flat(RigNetwork.SUPPLY, Trouble.VEHICLE_BATTERY_FLAT, Trouble.VEHICLE_BATTERY_WORN);
   }
 }

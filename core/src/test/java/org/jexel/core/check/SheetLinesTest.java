@@ -133,6 +133,9 @@ class SheetLinesTest {
     assertThat(check(rig, "hums.actuator").place()).isEqualTo("At the actuator");
     assertThat(check(rig, "hums.actuator").why()).startsWith("The pump");
     assertThat(check(rig, "turns.actuator").title()).isEqualTo("Turn a braked wheel");
+    assertThat(check(rig, "brake.pump").meaning(Verdict.FAILS, 2)).contains("gets too little");
+    assertThat(check(rig, "brake.pump").meaning(Verdict.FAILS, 45)).contains("labours");
+    assertThat(check(rig, "brake.supply").meaning(Verdict.FAILS, 13)).contains("Does it run?");
     assertThat(check(BRAKED, "hums.magnet_axle1_left").place()).isEqualTo("At the wheel");
     assertThat(check(BRAKED, "hums.magnet_axle1_left").why()).startsWith("A magnet");
     assertThat(check(BRAKED, "turns.magnet_axle1_left").title()).startsWith("Turn the wheel:");
@@ -184,7 +187,13 @@ class SheetLinesTest {
         "fuse.tail; 1; Do not spend fuses",
         "charge.box; 12.5; not kept up",
         "breakaway.pulled; 0.1; would not brake",
+        "charge.battery; 12.5; not kept up",
+        "charge.battery; 14.1; no isolating diode",
         "breakaway.pulled; 9; is weak",
+        "breakaway.pulled; 12.8; a magnet is off",
+        "brake.rest; 1.5; nobody asks to",
+        "wakes.controller; 0; no stop signal",
+        "own.tail.tail; 0; ahead of the socket",
         "brake.resistance; live; live with the plug out",
         "brake.resistance; 17; Open",
         "brake.resistance; 16; magnet or a wheel",

@@ -1,0 +1,102 @@
+package org.jexel.core.network;
+
+import java.util.List;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.network.FaultFamily.OfConductors;
+import org.jexel.core.network.FaultFamily.OfNode;
+import org.jexel.core.network.FaultFamily.Trouble;
+
+/**
+ * Faults of what feeds the trailer: fuses, switches and runs of the vehicle, its controller, the
+ * batteries and the breakaway.
+ */
+final class SupplyFaults {
+  /** What a battery may be down to, V. */
+  private static final double[] FLAT_VOLTS = {11.5, 10.6, 9.6, 8.6, 7.4, 6};
+
+  /** How far a breakaway pin is out, Ω. */
+  private static final double[] PULLED_OHMS = {0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.4};
+
+  private final Harness harness;
+  private final FaultList list;
+
+  private SupplyFaults(Harness harness, FaultList list) {
+    this.harness = harness;
+    this.list = list;
+  }
+
+  /** Adds them with the weight that the list stands at. */
+  static void add(Harness harness, FaultList list) {
+    SupplyFaults faults = new SupplyFaults(harness, list);
+    faults.supply();
+    faults.vehicle();
+  }
+
+  /** Discharged and sound in itself, or worn as well. */
+  private void flat(String battery, Trouble discharged, Trouble worn) {
+    list.graded(Fault.Kind.LOW, battery, FLAT_VOLTS, FaultFamily.of(discharged));
+    list.graded(Fault.Kind.FLAT, battery, FLAT_VOLTS, FaultFamily.of(worn));
+  }
+
+  /** Feeds from the battery to the socket, and the battery's own posts. */
+  private void vehicle() {
+    for (PinFunction function : PinFunction.values()) {
+      if (function != PinFunction.EARTH && harness.has(function)) {
+        list.corroded(
+            Nodes.wire(Nodes.socket(function)),
+            function,
+            new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, OfConductors.of(function)));
+        // Ahead of the vehicle's own lamps, which dim with the trailer's.
+        list.corroded(
+            Nodes.switchOf(function),
+            function,
+            new FaultFamily(Trouble.POOR_SWITCH, OfConductors.of(function)));
+        if (function != PinFunction.BRAKE) {
+          list.add(
+              Fault.of(Fault.Kind.OPEN, Nodes.wire(Nodes.socket(function))),
+              Trouble.FEED_BROKEN_IN_VEHICLE,
+              OfConductors.of(function));
+        }
+      }
+    }
+    if (harness.has(PinFunction.BRAKE)) {
+      // The controller lies between two runs of one feed.
+      FaultFamily poor =
+          new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, new OfNode(Harness.CONTROLLER_IN));
+      list.corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, poor);
+      for (String end : List.of(Harness.CONTROLLER_IN, Nodes.socket(PinFunction.BRAKE))) {
+        list.add(
+            Fault.of(Fault.Kind.OPEN, Nodes.wire(end)),
+            Trouble.FEED_BROKEN_IN_VEHICLE,
+            new OfNode(end));
+      }
+    }
+    list.corroded(RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
+    list.add(Fault.of(Fault.Kind.OHMS, RigNetwork.SUPPLY, 1e9), Trouble.POOR_BATTERY_POST);
+  }
+
+  private void supply() {
+    for (PinFunction function : PinFunction.values()) {
+      list.add(
+          Fault.of(Fault.Kind.OPEN, Nodes.fuse(function)),
+          Trouble.FUSE_OPEN,
+          OfConductors.of(function));
+    }
+    list.add(Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER), Trouble.CONTROLLER_DEAD);
+    list.add(Fault.of(Fault.Kind.SIGNAL, ""), Trouble.SIGNAL_CONSTANT);
+    list.add(Fault.of(Fault.Kind.SIGNAL, "", 0), Trouble.NO_SIGNAL);
+    list.graded(Fault.Kind.PULLED, "", PULLED_OHMS, FaultFamily.of(Trouble.PIN_PART_WAY_OUT));
+    list.add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
+    list.add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);
+    // Nobody looks at the one in the box for years.
+    list.weigh(6);
+    flat(
+        RigNetwork.BREAKAWAY_BATTERY,
+        Trouble.BREAKAWAY_BATTERY_FLAT,
+        Trouble.BREAKAWAY_BATTERY_WORN);
+    list.weigh(2);
+    flat(RigNetwork.SUPPLY, Trouble.VEHICLE_BATTERY_FLAT, Trouble.VEHICLE_BATTERY_WORN);
+  }
+}
