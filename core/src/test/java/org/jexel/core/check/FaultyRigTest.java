@@ -127,6 +127,17 @@ class FaultyRigTest {
                 .orElseThrow());
   }
 
+  /** Half the watts, half the light: on the same volts its sound neighbour is bright. */
+  @Test
+  void aLampOfHalfTheWattsIsDim() {
+    String look = "look.tail.lamp_tail_plate";
+    assertThat(Math.round(read(look))).isEqualTo(3);
+    assertThat(Math.round(read(look, Fault.of(Fault.Kind.DRAWS, "lamp_tail_plate", 0.5))))
+        .isEqualTo(2);
+    assertThat(Math.round(read(look, Fault.of(Fault.Kind.DRAWS, "lamp_tail_plate", 2))))
+        .isEqualTo(3);
+  }
+
   @Test
   void whatKeepsTheBreakawayAliveIsProved() {
     assertThat(read("charge.box")).isGreaterThan(13.5);
