@@ -122,9 +122,8 @@ public record FinderView(
     String first = unread.stream().limit(NAMED).map(Round::title).collect(Collectors.joining("; "));
     int more = unread.size() - NAMED;
     return Phrase.of(
-        "%d %s of the proof left, about %d min: %s%s.",
-        unread.size(),
-        unread.size() == 1 ? "check" : "checks",
+        "%s of the proof left, about %d min: %s%s.",
+        Phrase.count(unread.size(), "check"),
         minutes,
         first,
         more > 0 ? "; and " + more + " more" : "");
@@ -144,8 +143,7 @@ public record FinderView(
   public String why(Check check, UnitSystem units) {
     if (again) {
       return Phrase.of(
-          "The repair changes what it reads. %d %s to take again.",
-          left, left == 1 ? "reading" : "readings");
+          "The repair changes what it reads. %s to take again.", Phrase.count(left, "reading"));
     }
     return diagnosis
         .next()

@@ -1,9 +1,12 @@
 package org.jexel.core.harness;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -16,10 +19,10 @@ import org.jexel.core.rig.RouteStyle;
  * round. A bundle's is d for one, 2·d for two, else √(Σd²/0.75); a hole is the bundle ÷ 0.8.
  *
  * @param stretches frame stretches with their conductors, from the box on
- * @param holes to drill
- * @param clips along the frame; 0 inside the tubes
+ * @param holes that the looms pass
+ * @param along whether the looms run along the frame, in clips, and not inside its tubes
  */
-public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
+public record Loom(List<Stretch> stretches, List<Hole> holes, boolean along) {
   private static final double INSULATION_M = 0.0007;
   private static final double STRANDING = 1.15;
   private static final double PACKING = 0.75;
@@ -62,14 +65,36 @@ public record Loom(List<Stretch> stretches, List<Hole> holes, int clips) {
     List<Stretch> stretches = new ArrayList<>();
     shared.forEach((ends, spans) -> stretches.add(stretch(ends, spans)));
     boolean along = rig.sheet().choice(RigField.ROUTE_STYLE, RouteStyle.class) == RouteStyle.ALONG;
+    return new Loom(List.copyOf(stretches), holes(rig, harness, stretches), along);
+  }
+
+  /** Clips for every stretch along the frame; none inside the tubes. */
+  public int clips() {
+    return clips(span -> true);
+  }
+
+  /** Clips for the stretches on which some of these conductors run. */
+  int clips(Predicate<Span> some) {
     double metres =
         stretches.stream()
+            .filter(stretch -> stretch.conductors().stream().anyMatch(some))
             .mapToDouble(s -> Math.hypot(s.from().x() - s.to().x(), s.from().y() - s.to().y()))
             .sum();
-    return new Loom(
-        List.copyOf(stretches),
-        holes(rig, harness, stretches),
-        along ? (int) Math.ceil(metres / CLIP_EVERY_M) : 0);
+    return along ? (int) Math.ceil(metres / CLIP_EVERY_M) : 0;
+  }
+
+  /** The holes that a job makes: the new box's, the first way into the bed, those of its lamps. */
+  List<Hole> toDrill(Scope scope) {
+    Set<String> places = new HashSet<>();
+    if (scope.newBox()) {
+      places.add(Frame.BOX);
+    }
+    if (scope.newSpans().stream()
+        .anyMatch(span -> span.path().stream().anyMatch(p -> p.id().equals(Frame.ENTRY)))) {
+      places.add(Frame.ENTRY);
+    }
+    scope.wantedLamps().forEach(lamp -> places.add(lamp.node()));
+    return holes.stream().filter(hole -> places.contains(hole.at().id())).toList();
   }
 
   private static Stretch stretch(List<FramePoint> ends, List<Span> spans) {

@@ -1,6 +1,7 @@
 package org.jexel.core.harness;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -60,16 +61,14 @@ public record Materials(List<Item> items, List<String> tools) {
                         lamp.side().label())));
     joints(scope, items);
     Loom loom = Loom.of(rig, harness);
-    if (!scope.newSpans().isEmpty()) {
-      Map<Double, Integer> grommets = new TreeMap<>();
-      loom.holes().forEach(hole -> grommets.merge(hole.drill(), 1, Integer::sum));
-      grommets.forEach(
-          (drill, count) ->
-              items.add(
-                  new Item("grommet for " + Measure.DRILL.text(drill, units), count, "holes")));
-      if (loom.clips() > 0) {
-        items.add(new Item("P-clip with screw", loom.clips(), "every 0.3 m (1 ft) of loom"));
-      }
+    Map<Double, Integer> grommets = new TreeMap<>();
+    loom.toDrill(scope).forEach(hole -> grommets.merge(hole.drill(), 1, Integer::sum));
+    grommets.forEach(
+        (drill, count) ->
+            items.add(new Item("grommet for " + Measure.DRILL.text(drill, units), count, "holes")));
+    int clips = loom.clips(scope::isNew);
+    if (clips > 0) {
+      items.add(new Item("P-clip with screw", clips, "every 0.3 m (1 ft) of new loom"));
     }
     return new Materials(merged(items), tools(scope));
   }
@@ -90,13 +89,8 @@ public record Materials(List<Item> items, List<String> tools) {
   }
 
   private static void joints(Scope scope, List<Item> items) {
-    for (StudPlan.Stud stud : StudPlan.of(scope.rig(), scope.harness()).studs()) {
-      for (StudPlan.Landing landing : stud.landings()) {
-        boolean added = landing.what().equals("cord") ? scope.newCord() : isNew(scope, landing);
-        if (added) {
-          items.add(new Item("ring " + landing.ring(), 1, "box"));
-        }
-      }
+    for (StudPlan.Landing landing : StudPlan.of(scope.rig(), scope.harness()).toLand(scope)) {
+      items.add(new Item("ring " + landing.ring(), 1, "box"));
     }
     for (Joint joint : scope.harness().joints()) {
       for (Span span : scope.harness().spans()) {
@@ -106,18 +100,14 @@ public record Materials(List<Item> items, List<String> tools) {
           items.add(new Item("sealed sleeve " + span.size().label(), 1, "splices"));
         }
       }
-      if (joint.kind() == Joint.Kind.SCREW && !scope.newSpans().isEmpty()) {
+      if (scope.isNewScrew(joint)) {
         items.add(new Item("earth screw with toothed washer", 1, "frame"));
       }
     }
   }
 
-  private static boolean isNew(Scope scope, StudPlan.Landing landing) {
-    return scope.newSpans().stream().anyMatch(span -> span.circuit().equals(landing.what()));
-  }
-
   private static List<Item> merged(List<Item> items) {
-    Map<List<String>, Integer> counts = new java.util.LinkedHashMap<>();
+    Map<List<String>, Integer> counts = new LinkedHashMap<>();
     items.forEach(
         item -> counts.merge(List.of(item.what(), item.why()), item.count(), Integer::sum));
     return counts.entrySet().stream()

@@ -103,6 +103,15 @@ public final class Scope {
         && (wish(Wish.NEW_BUILD) || wish(Wish.CONVERT, Wish.ADD_BREAKAWAY) && missing);
   }
 
+  /** Whether an earth screw is made: the box's with the box or its cord, a lamp's with the lamp. */
+  boolean isNewScrew(Joint joint) {
+    if (joint.kind() != Joint.Kind.SCREW) {
+      return false;
+    }
+    boolean box = joint.name().equals(Nodes.screw(Frame.BOX)) && (newCord() || newBox());
+    return box || wantedLamps.stream().anyMatch(l -> joint.name().equals(Nodes.screw(l.node())));
+  }
+
   /** Brake conductors to run. */
   public boolean newBrakes() {
     return harness.has(PinFunction.BRAKE) && newOnTrailer(PinFunction.BRAKE);

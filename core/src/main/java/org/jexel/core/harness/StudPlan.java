@@ -28,11 +28,14 @@ public record StudPlan(List<Stud> studs) {
       int number, PinFunction function, int millimetres, List<Landing> landings, String why) {}
 
   /**
-   * @param what which conductor
+   * @param conductor what ends here
    * @param ring stud × wire, as on the bag
-   * @param size its wire
    */
-  public record Landing(String what, String ring, WireSize size) {}
+  public record Landing(Span conductor, String ring) {
+    public String what() {
+      return conductor.duty() == Duty.CORD ? "cord" : conductor.circuit();
+    }
+  }
 
   public static StudPlan of(Rig rig, Harness harness) {
     List<Stud> studs = new ArrayList<>();
@@ -40,6 +43,14 @@ public record StudPlan(List<Stud> studs) {
       studs.add(stud(studs.size() + 1, pin.function(), harness));
     }
     return new StudPlan(List.copyOf(studs));
+  }
+
+  /** What a job lands: every conductor on a new box, else the new ones alone. */
+  List<Landing> toLand(Scope scope) {
+    return studs.stream()
+        .flatMap(stud -> stud.landings().stream())
+        .filter(landing -> scope.newBox() || scope.isNew(landing.conductor()))
+        .toList();
   }
 
   private static Stud stud(int number, PinFunction function, Harness harness) {
@@ -64,12 +75,7 @@ public record StudPlan(List<Stud> studs) {
         function,
         millimetres,
         landing.stream()
-            .map(
-                span ->
-                    new Landing(
-                        span.duty() == Duty.CORD ? "cord" : span.circuit(),
-                        Phrase.of("M%d × %s", millimetres, span.size().label()),
-                        span.size()))
+            .map(span -> new Landing(span, Phrase.of("M%d × %s", millimetres, span.size().label())))
             .toList(),
         landing.isEmpty()
             ? "This trailer does not use it: the core lands here alone, so that it never hangs loose."

@@ -8,7 +8,6 @@ import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
-import org.jexel.core.rig.LampReturn;
 import org.jexel.core.rig.RigField;
 
 /** Steps on the trailer and at its plug: from the first hole to the last terminal. */
@@ -36,16 +35,9 @@ final class TrailerSteps {
   }
 
   private void holes() {
-    List<Loom.Hole> holes = Loom.of(scope.rig(), harness).holes();
-    boolean runs =
-        scope.newSpans().stream()
-            .anyMatch(span -> span.path().stream().anyMatch(p -> p.id().equals(Frame.ENTRY)));
-    if (scope.newBox()) {
-      hole(holes, Frame.BOX, "holes.box", "Holes of the box");
-    }
-    if (runs) {
-      hole(holes, Frame.ENTRY, "holes.entry", "Entry hole into the bed");
-    }
+    List<Loom.Hole> holes = Loom.of(scope.rig(), harness).toDrill(scope);
+    hole(holes, Frame.BOX, "holes.box", "Holes of the box");
+    hole(holes, Frame.ENTRY, "holes.entry", "Entry hole into the bed");
     for (Lamp lamp : scope.wantedLamps()) {
       hole(holes, lamp.node(), "holes." + lamp.slot(), "Hole for " + name(lamp));
     }
@@ -94,8 +86,8 @@ final class TrailerSteps {
         id,
         title,
         Phrase.of(
-            "%d conductors, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s.",
-            spans.size(),
+            "%s, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s.",
+            Phrase.count(spans.size(), "conductor"),
             Measure.LENGTH.text(metres, units),
             String.join(" and ", sizes),
             vehicle ? "exhaust, pedals or moving parts" : "tyres, springs or sharp edges"),
@@ -154,7 +146,7 @@ final class TrailerSteps {
       steps.add(
           Phase.JOIN,
           "join.splices",
-          Phrase.of("Join %d branches", splices),
+          "Join " + Phrase.count(splices, "branch"),
           "%s. Pull hard at each; a joint that slips now fails in the rain."
               .formatted(method.weatherproof() ? method.label() : JointMethod.CRIMP.label()),
           List.of("stripper", "ratchet crimper", "hot-air gun"),
@@ -176,11 +168,7 @@ final class TrailerSteps {
   }
 
   private void earth() {
-    boolean screws = harness.joints().stream().anyMatch(j -> j.kind() == Joint.Kind.SCREW);
-    boolean byFrame =
-        scope.rig().sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.FRAME;
-    boolean added = scope.newCord() || scope.newBox() || byFrame && !scope.wantedLamps().isEmpty();
-    if (screws && added) {
+    if (harness.joints().stream().anyMatch(scope::isNewScrew)) {
       steps.add(
           Phase.EARTH,
           "earth.frame",
@@ -194,18 +182,12 @@ final class TrailerSteps {
   }
 
   private void box() {
-    if (!scope.newBox() && !scope.newCord()) {
-      return;
-    }
-    long rings =
-        StudPlan.of(scope.rig(), harness).studs().stream()
-            .mapToLong(stud -> stud.landings().size())
-            .sum();
+    int rings = StudPlan.of(scope.rig(), harness).toLand(scope).size();
     if (rings > 0) {
       steps.add(
           Phase.BOX,
           "box.land",
-          Phrase.of("Land %d rings on the studs", rings),
+          "Land %s on the studs".formatted(Phrase.count(rings, "ring")),
           "As the stud plan says, thickest at the bottom; unused cores get a stud of their own.",
           List.of("ratchet crimper", "spanner"),
           List.of("rings"),

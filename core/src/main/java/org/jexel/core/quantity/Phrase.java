@@ -13,6 +13,11 @@ public final class Phrase {
     return String.format(Locale.ROOT, format, values);
   }
 
+  /** So many of a thing: 1 ring, 2 rings. */
+  public static String count(long count, String one) {
+    return count + " " + one + (count == 1 ? "" : one.endsWith("ch") ? "es" : "s");
+  }
+
   /** As words stand within a sentence. */
   public static String within(String words) {
     return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);

@@ -193,8 +193,8 @@ class WorkTest {
         .contains(PinFunction.REVERSE);
     for (StudPlan.Stud stud : plan.studs()) {
       for (int i = 1; i < stud.landings().size(); i++) {
-        assertThat(stud.landings().get(i).size().area())
-            .isLessThanOrEqualTo(stud.landings().get(i - 1).size().area());
+        assertThat(stud.landings().get(i).conductor().size().area())
+            .isLessThanOrEqualTo(stud.landings().get(i - 1).conductor().size().area());
       }
     }
   }
