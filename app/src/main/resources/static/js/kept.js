@@ -109,15 +109,19 @@ const ask = async () => {
   asking = false;
   const again = [...waiting.values()];
   waiting.clear();
-  again.forEach((send) => send());
+  // A draft that comes after the record of its form would stand there again.
+  again
+    .filter((one) => !one.draft || !again.some((other) => !other.draft && other.form === one.form))
+    .forEach((one) => one.send());
 };
 const later = (form, elt, path, submitter) => {
   const draft = path.endsWith("/draft");
-  waiting.set(path, () => {
+  const send = () => {
     if (!form.isConnected) return;
     if (draft) elt.dispatchEvent(new Event("change", { bubbles: true }));
     else form.requestSubmit(submitter && submitter.isConnected ? submitter : undefined);
-  });
+  };
+  waiting.set(path, { form, draft, send });
   if (!asking) setTimeout(ask, ASK_MS);
   if (!asking) asking = true;
 };

@@ -34,6 +34,10 @@ public record Fault(Kind kind, String part, String other, double amount) {
     EXCHANGED(true, 0),
     /** A load that draws so many times its current: weak, shorted, or the wrong lamp. */
     DRAWS(false, 0.5),
+    /**
+     * A diode lamp where a filament belongs, or the other way round, that draws so many amperes.
+     */
+    OTHER_KIND(false, 0.25),
     /** An LED or diode the wrong way round. */
     REVERSED(false, 0),
     /** A diode with a wire in its place. */

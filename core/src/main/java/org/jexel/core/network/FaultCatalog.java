@@ -15,7 +15,6 @@ import org.jexel.core.network.FaultFamily.AlongRun;
 import org.jexel.core.network.FaultFamily.AtJoint;
 import org.jexel.core.network.FaultFamily.AtPin;
 import org.jexel.core.network.FaultFamily.OfConductors;
-import org.jexel.core.network.FaultFamily.OfLamp;
 import org.jexel.core.network.FaultFamily.OfLoad;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
@@ -34,9 +33,6 @@ public final class FaultCatalog {
   private static final double[] SHORTED = {1.6, 2.4, 4};
 
   private static final double[] WEAK = {0.7, 0.4};
-
-  /** A lamp of half the watts, or twice. */
-  private static final double[] WRONG_WATTS = {0.5, 2};
 
   /** Of bare copper on metal, Ω. */
   private static final double[] TOUCHING = {0.03, 0.06, 0.12, 0.25, 0.5};
@@ -66,8 +62,7 @@ public final class FaultCatalog {
     catalog.breakawayLeads();
     list.weigh(4);
     catalog.loads();
-    list.weigh(1);
-    catalog.wrongLamps();
+    LampFaults.add(rig, harness, list, 4);
     list.weigh(1.5);
     catalog.conductors();
     list.weigh(2);
@@ -188,13 +183,7 @@ public final class FaultCatalog {
     for (Load load : harness.loads()) {
       switch (load.kind()) {
         case FILAMENT, LED -> {
-          list.add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.BURNT_OUT, OfLamp.of(load));
-          if (load.kind() == Load.Kind.LED) {
-            list.add(
-                Fault.of(Fault.Kind.REVERSED, load.name()),
-                Trouble.WRONG_WAY_ROUND,
-                OfLamp.of(load));
-          }
+          // Below, with what else can be the matter with a lamp.
         }
         case MAGNET -> {
           Place magnet = OfLoad.of(load);
@@ -211,19 +200,6 @@ public final class FaultCatalog {
         case CHARGE -> {
           // A battery has its own faults below; of an actuator's supply the wire is what fails.
         }
-      }
-    }
-  }
-
-  /** Rarer than one that is burnt out: somebody had to put it in. */
-  private void wrongLamps() {
-    for (Load load : harness.loads()) {
-      if (load.lamp()) {
-        list.graded(
-            Fault.Kind.DRAWS,
-            load.name(),
-            WRONG_WATTS,
-            new FaultFamily(Trouble.WRONG_LAMP, OfLamp.of(load)));
       }
     }
   }

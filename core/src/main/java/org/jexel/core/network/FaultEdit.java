@@ -3,6 +3,7 @@ package org.jexel.core.network;
 import java.util.Map;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Element.Resistor;
 import org.jexel.core.network.Element.Source;
@@ -51,6 +52,7 @@ final class FaultEdit {
         put(ends(two, two.a(), one.b()));
       }
       case DRAWS -> put(draws(part(fault.part()), fault.amount()));
+      case OTHER_KIND -> put(otherKind(part(fault.part()), fault.amount()));
       case REVERSED -> {
         TwoPole pole = twoPole(fault.part());
         put(ends(pole, pole.b(), pole.a()));
@@ -138,6 +140,15 @@ final class FaultEdit {
       return new Led(l.name(), l.a(), l.b(), l.amps() * factor, factor);
     }
     throw cannot(element.name(), "is no load");
+  }
+
+  private static Element otherKind(Element element, double amps) {
+    if (element instanceof Filament f) {
+      return new Led(f.name(), f.a(), f.b(), amps);
+    } else if (element instanceof Led l) {
+      return new Filament(l.name(), l.a(), l.b(), amps, LampLoad.NOMINAL_VOLTS);
+    }
+    throw cannot(element.name(), "is no lamp");
   }
 
   static Element ends(TwoPole pole, String a, String b) {

@@ -35,6 +35,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     RUN_CHAFED("Run chafed to the frame"),
     BURNT_OUT("Burnt out"),
     WRONG_LAMP("Wrong lamp"),
+    OTHER_KIND_OF_LAMP("A lamp of the other kind"),
     WRONG_WAY_ROUND("Wrong way round"),
     OPEN("Open"),
     SHORTED_TURNS("Shorted turns"),
@@ -43,6 +44,8 @@ public record FaultFamily(Trouble trouble, Place place) {
     BROKEN_IN_CORD("Broken in the cord"),
     CHAFED("Chafed to the frame"),
     EXCHANGED("Exchanged at the box"),
+    EXCHANGED_AT_LAMP("Feeds exchanged at the lamp"),
+    TOUCH_IN_LAMP("Feeds touch in the lamp"),
     TOUCH("Touch in the box"),
     TOUCH_AT_SOCKET("Touch at the socket"),
     FEED_BROKEN_IN_VEHICLE("Feed broken in the vehicle"),
@@ -124,6 +127,38 @@ public record FaultFamily(Trouble trouble, Place place) {
     @Override
     public String words(UnitSystem units) {
       return label + ", " + function.label();
+    }
+  }
+
+  /** Two feeds that end in one lamp. */
+  public record OfFeeds(String lamp, String label, PinFunction one, PinFunction two)
+      implements Place {
+    static OfFeeds of(Load one, Load two) {
+      return new OfFeeds(
+          one.spot().lamp().orElseThrow().node(), one.label(), one.function(), two.function());
+    }
+
+    @Override
+    public String key() {
+      return lamp + "_" + Nodes.id(one) + "-" + Nodes.id(two);
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return label + ", " + one.label() + " and " + two.label();
+    }
+  }
+
+  /** The vehicle's own lamps on one circuit. */
+  public record OfVehicle(PinFunction function) implements Place {
+    @Override
+    public String key() {
+      return "vehicle_" + Nodes.id(function);
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return "the vehicle's own lamps, " + function.label();
     }
   }
 

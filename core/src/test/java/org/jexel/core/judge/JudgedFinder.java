@@ -176,7 +176,7 @@ public final class JudgedFinder {
     if (mischief.nodes().isEmpty()) {
       return mischief.parts().stream()
           .map(whole::stretch)
-          .anyMatch(way -> way.contains(fault.part()) || way.contains(fault.other()));
+          .allMatch(way -> way.contains(fault.part()) || way.contains(fault.other()));
     }
     return mischief.nodes().stream().anyMatch(node -> whole.along(node).contains(fault.part()))
         && (fault.kind() == Fault.Kind.SHORT

@@ -31,6 +31,7 @@ record Mischief(
     MAGNET("a magnet altered"),
     CHAFED("chafed to the frame"),
     BRIDGED("two that touch"),
+    EXCHANGED("two ends exchanged"),
     BATTERY("a battery low"),
     ON_BALL("an earth on the ball");
 
@@ -67,6 +68,7 @@ record Mischief(
       case MAGNET -> magnet(whole, dice);
       case CHAFED -> chafed(whole, dice);
       case BRIDGED -> bridged(whole, dice);
+      case EXCHANGED -> exchanged(whole, dice);
       case BATTERY -> battery(whole, dice);
       case ON_BALL -> onBall(dice);
     };
@@ -193,6 +195,30 @@ record Mischief(
         Set.of(one, two),
         "%s and %s %.2f Ω".formatted(one, two, ohms),
         net -> net.hasNode(one) && net.hasNode(two) ? net.bridge("mischief", one, two, ohms) : net);
+  }
+
+  /** Two cores of the cord, or two conductors that end at one lamp. */
+  private static Mischief exchanged(Netlist whole, Random dice) {
+    String one = one(runs(whole), dice);
+    String place = ending(one);
+    String two =
+        one(
+            runs(whole).stream()
+                .filter(run -> !run.equals(one) && ending(run).equals(place))
+                .toList(),
+            dice);
+    return two == null
+        ? null
+        : new Mischief(
+            Kind.EXCHANGED,
+            Set.of(one, two),
+            Set.of(),
+            "%s and %s exchanged".formatted(one, two),
+            net -> net.exchanged(one, two));
+  }
+
+  private static String ending(String run) {
+    return run.startsWith("wire_cord_") ? "cord" : run.replaceFirst("wire_[^_]*_", "");
   }
 
   private static Mischief battery(Netlist whole, Random dice) {

@@ -88,6 +88,17 @@ final class Netlist {
         p -> new String[] {p[0], p[1], p[2], "i=" + n(factor) + "*(" + p[3].substring(2) + ")"});
   }
 
+  /** Two resistors whose far ends have changed places. */
+  Netlist exchanged(String one, String two) {
+    Optional<String[]> first = card('r', one);
+    Optional<String[]> second = card('r', two);
+    if (first.isEmpty() || second.isEmpty()) {
+      return this;
+    }
+    return with('r', one, p -> new String[] {p[0], p[1], second.get()[2], p[3]})
+        .with('r', two, p -> new String[] {p[0], p[1], first.get()[2], p[3]});
+  }
+
   /** A resistor between two nodes. */
   Netlist bridge(String name, String one, String two, double ohms) {
     List<String> more = new ArrayList<>(cards);

@@ -72,6 +72,15 @@ class FaultEditTest {
         .isCloseTo(0.12, within(1e-3));
   }
 
+  /** 5 W of filament draw 0.39 A at 12.8 V, where the plate's diodes drew 0.06 A. */
+  @Test
+  void aLampOfTheOtherKindDrawsItsOwnCurrentByItsOwnLaw() {
+    Solution filament = with("other_kind:lamp_tail_plate:0.39");
+    assertThat(filament.amps("lamp_tail_plate")).isBetween(0.36, 0.39);
+    assertThat(filament.network().element("lamp_tail_plate")).isInstanceOf(Filament.class);
+    assertThat(filament.brightness("lamp_tail_plate")).isGreaterThan(0.6);
+  }
+
   @Test
   void aMissingDiodeLetsTheTrailersBatteryFeedTheVehicle() {
     RigState idle = RigState.of();
@@ -154,10 +163,19 @@ class FaultEditTest {
   }
 
   @Test
-  void ledsThatAreReversedAreInTheCatalogAndFilamentsAreNot() {
+  void whatCanBeTheMatterWithALampIsInTheCatalogWhereItCanBe() {
     assertThat(FaultCatalog.of(RIG, HARNESS))
         .extracting(fault -> fault.words(UnitSystem.METRIC))
-        .contains("Wrong way round: Plate lamp, left, tail", "Isolating diode missing");
+        .contains("Wrong way round: Plate lamp, left, tail", "Isolating diode missing")
+        .contains(
+            "A lamp of the other kind: Plate lamp, left, tail",
+            "Feeds exchanged at the lamp: Rear lamp, left, tail and left",
+            "Feeds touch in the lamp: Rear lamp, right, tail and right",
+            "Burnt out: the vehicle's own lamps, tail");
+    Rig module = Rigs.twoAxles(RigField.LAMP_FEED, "MODULE");
+    assertThat(FaultCatalog.of(module, HarnessPlanner.plan(module, WireSize.GAUGES)))
+        .extracting(fault -> fault.words(UnitSystem.METRIC))
+        .noneMatch(words -> words.contains("vehicle's own lamps"));
     Rig filaments = Rigs.twoAxles();
     assertThat(FaultCatalog.of(filaments, HarnessPlanner.plan(filaments, WireSize.GAUGES)))
         .extracting(fault -> fault.words(UnitSystem.METRIC))

@@ -65,6 +65,10 @@ class NgspiceTest {
           running lever            | flat:breakaway_battery:8
           tail right reverse       | exchanged:wire_cord_tail:wire_cord_right
           stop                     | short:box_left
+          tail left                | exchanged:wire_tail_rear_left:wire_left_rear_left
+          tail left                | bridge:tail_rear_left:left_rear_left
+          tail left                | other_kind:lamp_left_rear_left:0.7,other_kind:lamp_tail_plate
+          left                     | open:own_left,draws:own_tail:0.5
           running                  | reversed:diode_breakaway
           running                  | bypassed:diode_breakaway
           """)

@@ -1,0 +1,123 @@
+package org.jexel.core.network;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.LampLoad;
+import org.jexel.core.harness.Load;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.network.FaultFamily.OfFeeds;
+import org.jexel.core.network.FaultFamily.OfLamp;
+import org.jexel.core.network.FaultFamily.OfVehicle;
+import org.jexel.core.network.FaultFamily.Place;
+import org.jexel.core.network.FaultFamily.Trouble;
+import org.jexel.core.quantity.Must;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampTechnology;
+import org.jexel.core.rig.Rig;
+
+/** What can be the matter with a lamp, the trailer's or the vehicle's own, beside its joints. */
+final class LampFaults {
+  /** A lamp of half the watts, or twice. */
+  private static final double[] WRONG_WATTS = {0.5, 2};
+
+  /** Of the vehicle's own tail lamps one in six, or half of them. */
+  private static final double[] SOME_OUT = {5.0 / 6, 0.5};
+
+  private final Rig rig;
+  private final Harness harness;
+  private final FaultList list;
+
+  private LampFaults(Rig rig, Harness harness, FaultList list) {
+    this.rig = rig;
+    this.harness = harness;
+    this.list = list;
+  }
+
+  /**
+   * @param worn weight of what wear brings; what somebody had to do with a hand is rarer
+   */
+  static void add(Rig rig, Harness harness, FaultList list, double worn) {
+    LampFaults faults = new LampFaults(rig, harness, list);
+    list.weigh(worn);
+    faults.burntOut();
+    list.weigh(worn / 4);
+    faults.wrong();
+    faults.atOneLamp();
+    faults.ofTheVehicle();
+  }
+
+  private void burntOut() {
+    for (Load load : harness.loads()) {
+      if (load.lamp()) {
+        list.add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.BURNT_OUT, OfLamp.of(load));
+      }
+      if (load.kind() == Load.Kind.LED) {
+        list.add(
+            Fault.of(Fault.Kind.REVERSED, load.name()), Trouble.WRONG_WAY_ROUND, OfLamp.of(load));
+      }
+    }
+  }
+
+  private void wrong() {
+    for (Load load : harness.loads()) {
+      if (load.lamp()) {
+        list.graded(
+            Fault.Kind.DRAWS,
+            load.name(),
+            WRONG_WATTS,
+            new FaultFamily(Trouble.WRONG_LAMP, OfLamp.of(load)));
+        list.add(
+            Fault.of(Fault.Kind.OTHER_KIND, load.name(), amps(load)),
+            Trouble.OTHER_KIND_OF_LAMP,
+            OfLamp.of(load));
+      }
+    }
+  }
+
+  /** What a lamp of the other kind draws there, A. */
+  private double amps(Load load) {
+    Lamp lamp = load.spot().lamp().orElseThrow();
+    LampTechnology other =
+        load.kind() == Load.Kind.LED ? LampTechnology.FILAMENT : LampTechnology.LED;
+    return Must.have(
+        LampLoad.amps(lamp.with(lamp.state(), other), rig.connector()), load.function());
+  }
+
+  /** Two feeds that end in one lamp. */
+  private void atOneLamp() {
+    Map<String, List<Load>> lamps = new LinkedHashMap<>();
+    for (Load load : harness.loads()) {
+      load.spot()
+          .lamp()
+          .ifPresent(lamp -> lamps.computeIfAbsent(lamp.slot(), s -> new ArrayList<>()).add(load));
+    }
+    for (List<Load> parts : lamps.values()) {
+      for (int i = 0; i < parts.size(); i++) {
+        for (int j = i + 1; j < parts.size(); j++) {
+          String one = parts.get(i).feed();
+          String two = parts.get(j).feed();
+          Place lamp = OfFeeds.of(parts.get(i), parts.get(j));
+          list.add(
+              Fault.between(Fault.Kind.EXCHANGED, Nodes.wire(one), Nodes.wire(two)),
+              Trouble.EXCHANGED_AT_LAMP,
+              lamp);
+          list.add(Fault.between(Fault.Kind.BRIDGE, one, two), Trouble.TOUCH_IN_LAMP, lamp);
+        }
+      }
+    }
+  }
+
+  private void ofTheVehicle() {
+    for (PinFunction function : PinFunction.values()) {
+      String own = LampPins.own(function);
+      Place place = new OfVehicle(function);
+      list.add(Fault.of(Fault.Kind.OPEN, own), Trouble.BURNT_OUT, place);
+      list.graded(Fault.Kind.DRAWS, own, SOME_OUT, new FaultFamily(Trouble.BURNT_OUT, place));
+      list.add(Fault.of(Fault.Kind.DRAWS, own, 2), Trouble.WRONG_LAMP, place);
+    }
+  }
+}
