@@ -121,12 +121,16 @@ class TradeFiguresTest {
     "CORRODED_JOINT, 3",
     "FUSE_OPEN, 2",
     "EXCHANGED, 1.5",
-    "CHAFED, 1.5"
+    "CHAFED, 1.5",
+    "LOOSE, 1.5",
+    "WRONG_LAMP, 1",
+    "EXCHANGED_AT_LAMP, 1"
   })
   void howOftenPracticeMeetsAFault(FaultFamily.Trouble trouble, double weight) {
     Map<FaultFamily, Double> weights =
         FaultCatalog.of(Rigs.twoAxles(), TWO_AXLES).stream()
             .filter(known -> known.family().trouble() == trouble)
+            .filter(known -> !(known.family().place() instanceof FaultFamily.OfVehicle))
             .collect(
                 Collectors.groupingBy(
                     KnownFault::family, Collectors.summingDouble(KnownFault::weight)));

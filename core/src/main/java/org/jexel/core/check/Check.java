@@ -60,7 +60,8 @@ public record Check(
     BRAKES("Brakes under load", true),
     AT_THE_LAMP("At each lamp and magnet", false),
     CHARGE("Charge and breakaway", true),
-    SEEN("Seen, heard and felt", true);
+    SEEN("Seen, heard and felt", true),
+    MOVED("Moved by hand", false);
 
     private final String label;
     private final boolean proves;
@@ -118,7 +119,7 @@ public record Check(
           measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
       case CHARGE ->
           function == PinFunction.BRAKE ? Optional.of(Face.View.PLUG_FACE) : Optional.empty();
-      case SUPPLY, FUSES, SEEN, BOX, AT_THE_LAMP, MAGNETS -> Optional.empty();
+      case SUPPLY, FUSES, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS -> Optional.empty();
     };
   }
 

@@ -44,6 +44,8 @@ final class CheckMeaning {
           check.measure() == Measure.GLOW
               ? "The vehicle's own lamps differ as well: what is wrong lies ahead of the socket, or a current that finds no earth on the trailer comes back through them."
               : "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
+      case MOVED ->
+          "It makes and breaks where your hand is: open it there, clean or renew the contact, and move it again.";
       case SEEN -> "Not as computed for this state. The fault finder weighs what can explain it.";
       case SUPPLY ->
           SupplyFinding.of(reading)

@@ -5,8 +5,10 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
@@ -45,17 +47,29 @@ public final class FaultyRig {
   private static final double BLOWN = 1;
   private static final double BLOWS_AGAIN = 1.5;
 
+  /** A current that goes by less than this share is steady. */
+  private static final double STEADY = 0.1;
+
+  private final Network whole;
+  private final Harness harness;
   private final List<Fault> faults;
   private final Function<Setup, FaultSolver> solvers;
   private final Set<String> blown = new LinkedHashSet<>();
   private final Map<Setup, Readout> readouts = new HashMap<>();
   private List<FaultSolver.Change> changes;
 
+  /** With one loose part off, in the one setup in which everything is moved. */
+  private final Map<Fault, Readout> broken = new HashMap<>();
+
   /**
    * @param whole every element of the rig
+   * @param harness what hangs on it, and where a hand reaches it
    * @param solvers of the rig without faults, in each setup
    */
-  public FaultyRig(Network whole, List<Fault> faults, Function<Setup, FaultSolver> solvers) {
+  public FaultyRig(
+      Network whole, Harness harness, List<Fault> faults, Function<Setup, FaultSolver> solvers) {
+    this.whole = whole;
+    this.harness = harness;
     this.faults = List.copyOf(faults);
     this.solvers = solvers;
     this.changes = FaultSolver.changes(whole, faults);
@@ -63,11 +77,16 @@ public final class FaultyRig {
       if (!blown.addAll(overloaded())) {
         break;
       }
-      List<Fault> all = new ArrayList<>(faults);
-      blown.forEach(fuse -> all.add(Fault.of(Fault.Kind.OPEN, fuse)));
-      changes = FaultSolver.changes(whole, all);
+      changes = FaultSolver.changes(whole, standing());
       readouts.clear();
     }
+  }
+
+  /** The faults, and the fuses that they blew. */
+  private List<Fault> standing() {
+    List<Fault> all = new ArrayList<>(faults);
+    blown.forEach(fuse -> all.add(Fault.of(Fault.Kind.OPEN, fuse)));
+    return all;
   }
 
   /** Whether a fault can make a circuit draw more than it is made for. */
@@ -101,10 +120,39 @@ public final class FaultyRig {
     if (probing.measure() == Measure.FUSE) {
       return blown.contains(probing.red()) ? BLOWS_AGAIN : isOpen(probing.red()) ? BLOWN : SOUND;
     }
+    if (probing.measure() == Measure.MOVING) {
+      return moves(check) ? 1 : 0;
+    }
     double value = probing.readOn(this::solved);
     return probing.red().equals(RigNetwork.BENCH) && blowsOnTheBench(probing.setup(), value)
         ? NoFigure.BLOWN.si()
         : value;
+  }
+
+  /** Whether what hangs on the check's pin goes out when what is loose there breaks. */
+  private boolean moves(Check check) {
+    Setup setup = check.probing().setup();
+    Reach reach = Reach.valueOf(check.probing().red());
+    return faults.stream()
+        .filter(fault -> fault.kind() == Fault.Kind.LOOSE)
+        .filter(fault -> Reach.of(harness, fault.part()).equals(Optional.of(reach)))
+        .map(fault -> broken.computeIfAbsent(fault, f -> broken(setup, f)))
+        .anyMatch(
+            readout ->
+                harness.loads().stream()
+                    .filter(load -> load.function() == check.function())
+                    .anyMatch(load -> apart(solved(setup), readout, load.name())));
+  }
+
+  private Readout broken(Setup setup, Fault loose) {
+    List<Fault> all = standing();
+    all.add(Fault.of(Fault.Kind.OPEN, loose.part()));
+    return solvers.apply(setup).solve(FaultSolver.changes(whole, all));
+  }
+
+  private static boolean apart(Readout made, Readout broken, String load) {
+    double amps = made.amps(load);
+    return Math.abs(broken.amps(load) - amps) > STEADY * Math.abs(amps);
   }
 
   private boolean isOpen(String fuse) {

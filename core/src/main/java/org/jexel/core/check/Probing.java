@@ -13,7 +13,8 @@ import org.jexel.core.quantity.NoFigure;
  *
  * @param setup what stands around it
  * @param measure of the reading
- * @param red node of the red lead, or the part that is clamped, watched or taken off its leads
+ * @param red node of the red lead, or the part that is clamped, watched, moved or taken off its
+ *     leads
  * @param black node of the black lead; empty where red is a part
  */
 public record Probing(Setup setup, Measure measure, String red, String black) {
@@ -42,8 +43,8 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       case OHMS ->
           Math.min(OPEN, Math.abs(ofPart() ? network.ohms(red) : network.ohms(red, black)));
       case GLOW -> Lit.scale(network.brightness(red));
-      // Whether one is blown is told by what its rig draws: see FaultyRig.
-      case FUSE -> 0;
+      // What its rig draws, and what is loose on it, tells these: see FaultyRig.
+      case FUSE, MOVING -> 0;
       case WAKING -> network.volts(red, black) > AWAKE ? 1 : 0;
       case TURNING, HUMMING -> works(network) ? 1 : 0;
       default -> throw new IllegalStateException(measure.name());

@@ -49,6 +49,7 @@ public record Round(List<Check> checks) {
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();
       case HUMMING -> "Listen at the brakes";
+      case MOVING -> Reach.valueOf(first().probing().red()).act();
       default -> first().title();
     };
   }

@@ -77,7 +77,7 @@ public final class SimulatedMeter {
 
   private FaultyRig faulty() {
     if (faulty == null) {
-      faulty = new FaultyRig(RigNetwork.whole(rig, harness), faults, this::solver);
+      faulty = new FaultyRig(RigNetwork.whole(rig, harness), harness, faults, this::solver);
     }
     return faulty;
   }

@@ -72,8 +72,7 @@ final class Company {
 
   private double log(Row row, int reading) {
     int place = places[reading];
-    return Likelihood.log(
-        check(place), row.means()[place], row.deviations()[place], values[reading]);
+    return row.log(check(place), place, values[reading]);
   }
 
   private Check check(int place) {

@@ -1,13 +1,12 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.IntPredicate;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.FaultFamily;
@@ -48,6 +47,8 @@ final class Finder {
   private final List<Row> rows = new ArrayList<>();
 
   private double[] shares = {};
+
+  private final Map<FaultFamily, List<Integer>> withFamily = new HashMap<>();
 
   Finder(Predictions predictions, List<Diagnosis.Seen> readings, boolean alone) {
     this.alone = alone;
@@ -111,9 +112,7 @@ final class Finder {
   }
 
   private double log(Row row, int place) {
-    Check check = predictions.checks().get(place);
-    return Likelihood.log(
-        check, row.means()[place], row.deviations()[place], Must.have(seen, place));
+    return row.log(predictions.checks().get(place), place, Must.have(seen, place));
   }
 
   /** Bayes; keeps what is worth keeping, most probable first. */
@@ -178,9 +177,7 @@ final class Finder {
   }
 
   private double off(Row row, int place) {
-    Check check = predictions.checks().get(place);
-    return Likelihood.off(
-        check, row.means()[place], row.deviations()[place], Must.have(seen, place));
+    return row.off(predictions.checks().get(place), place, Must.have(seen, place));
   }
 
   /**
@@ -245,29 +242,34 @@ final class Finder {
    */
   private double present(List<Integer> group) {
     Hypothesis leading = rows.get(group.get(0)).hypothesis();
+    BitSet named = new BitSet(rows.size());
+    group.forEach(named::set);
     if (leading.healthy()) {
-      double sum = 0;
       for (int h = 0; h < rows.size(); h++) {
-        sum += group.contains(h) || !shownByTheProof(rows.get(h)) ? shares[h] : 0;
+        if (!shownByTheProof(rows.get(h))) {
+          named.set(h);
+        }
       }
-      return sum;
+    } else if (leading.known().size() == 1) {
+      group.stream()
+          .map(h -> rows.get(h).hypothesis().families())
+          .filter(families -> families.size() == 1)
+          .flatMap(families -> Must.have(withFamily(), families.get(0)).stream())
+          .forEach(named::set);
     }
-    Set<List<FaultFamily>> shared = new HashSet<>();
-    int faults = leading.known().size();
-    group.stream()
-        .map(h -> rows.get(h).hypothesis())
-        .filter(h -> h.known().size() == faults)
-        .forEach(h -> shared.add(h.families()));
-    double sum = 0;
-    for (int h = 0; h < rows.size(); h++) {
-      Hypothesis hypothesis = rows.get(h).hypothesis();
-      boolean named =
-          group.contains(h)
-              || faults == 1
-                  && hypothesis.families().stream().map(List::of).anyMatch(shared::contains);
-      sum += named ? shares[h] : 0;
+    return named.stream().mapToDouble(h -> shares[h]).sum();
+  }
+
+  /** Places of the rows in which a family stands, alone or in company. */
+  private Map<FaultFamily, List<Integer>> withFamily() {
+    if (withFamily.isEmpty()) {
+      for (int h = 0; h < rows.size(); h++) {
+        for (FaultFamily family : rows.get(h).hypothesis().families()) {
+          withFamily.computeIfAbsent(family, f -> new ArrayList<>()).add(h);
+        }
+      }
     }
-    return sum;
+    return withFamily;
   }
 
   private boolean shownByTheProof(Row row) {

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 import org.jexel.core.check.Band;
@@ -19,6 +20,7 @@ import org.jexel.core.check.Setup;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.KnownFault;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.NetworkException;
 import org.jexel.core.network.RigNetwork;
@@ -42,6 +44,9 @@ public final class Predictions {
 
   private static final double HALF = 0.5;
 
+  /** Words nearer than this on their scale are said alike. */
+  private static final double SAME_WORD = 0.2;
+
   /** A reading that shrinks keeps at least this share of its band. */
   private static final double LEAST_SCALE = 0.25;
 
@@ -53,6 +58,10 @@ public final class Predictions {
   private final List<Check> checks;
   private final Map<String, Integer> places = new HashMap<>();
   private final List<Row> singles = new ArrayList<>();
+
+  /** Rows of one fault, by it. */
+  private final Map<Fault, Row> listed = new HashMap<>();
+
   private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
   private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new LinkedHashMap<>();
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
@@ -88,8 +97,7 @@ public final class Predictions {
   }
 
   /** A wrong stop signal changes what the state switches on, so it has networks of its own. */
-  private FaultSolver solver(Setup setup, List<Fault> faults) {
-    List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+  private FaultSolver solver(Setup setup, List<Fault> signal) {
     return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
         ? solver(setup)
         : signalled
@@ -101,15 +109,52 @@ public final class Predictions {
   /** One fault in all its severities. */
   private void solve(List<Hypothesis> severities) {
     double[] healthy = singles.isEmpty() ? new double[0] : singles.get(0).means();
-    Severities solved = new Severities(severities, healthy, this::predict);
+    Severities solved = new Severities(severities, healthy, this::predict, this::alike);
     for (int i = 0; i < solved.size(); i++) {
       int own = i;
       IntToDoubleFunction spread =
           solved.size() > 1
               ? c -> solved.spread(own, c)
               : c -> graded(solved.hypothesis(own), c, solved.means(own)[c]);
-      singles.add(row(solved.hypothesis(i), solved.means(i), spread));
+      Row row = row(solved.hypothesis(i), solved.means(i), spread);
+      singles.add(loose(row.hypothesis()).map(part -> breaking(row, part)).orElse(row));
+      row.hypothesis().faults().forEach(fault -> listed.put(fault, row));
     }
+  }
+
+  /** Whether no check but of ohms would tell the two. */
+  private boolean alike(double[] one, double[] two) {
+    for (int c = 0; c < one.length; c++) {
+      Check check = checks.get(c);
+      double gap = Math.abs(one[c] - two[c]);
+      boolean word = !check.measure().words().isEmpty();
+      double least = word ? SAME_WORD : Meter.error(two[c], check.measure()) / 2;
+      if (check.measure() != Measure.OHMS && gap > least) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** The part that makes and breaks, if that is what is the matter. */
+  private static Optional<String> loose(Hypothesis hypothesis) {
+    return hypothesis.faults().stream()
+        .filter(fault -> fault.kind() == Fault.Kind.LOOSE)
+        .map(Fault::part)
+        .findFirst();
+  }
+
+  /** The same with what is read while the part is off: a fault that stands by itself, or solved. */
+  private Row breaking(Row made, String part) {
+    Fault off = Fault.of(Fault.Kind.OPEN, part);
+    KnownFault open =
+        new KnownFault(off, made.hypothesis().families().get(0), OptionalDouble.empty(), 0);
+    Hypothesis gone = new Hypothesis(List.of(open), 0);
+    Optional<Row> broken =
+        Optional.ofNullable(listed.get(off))
+            .or(() -> predict(gone).map(mean -> row(gone, mean, check -> 0)));
+    return new Row(
+        made.hypothesis(), made.means(), made.deviations(), made.solved(), broken.orElse(null));
   }
 
   /**
@@ -139,7 +184,8 @@ public final class Predictions {
     double[] mean = new double[checks.size()];
     try {
       List<Fault> faults = hypothesis.faults();
-      FaultyRig faulty = new FaultyRig(whole, faults, setup -> solver(setup, faults));
+      List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+      FaultyRig faulty = new FaultyRig(whole, harness, faults, setup -> solver(setup, signal));
       for (int c = 0; c < mean.length; c++) {
         mean[c] = seen(checks.get(c), faulty.read(checks.get(c)));
       }

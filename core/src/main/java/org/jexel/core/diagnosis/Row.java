@@ -1,6 +1,7 @@
 package org.jexel.core.diagnosis;
 
 import org.jexel.core.check.Check;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one hypothesis says that every check would read.
@@ -8,8 +9,17 @@ import org.jexel.core.check.Check;
  * @param means on the scale on which readings are compared, in the order of the checks
  * @param deviations standard deviations on that scale; 0 for words
  * @param solved whether the network was solved with it; if not, it is made of its two parts
+ * @param broken what is read while something that makes and breaks is off; null where nothing is
  */
-record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean solved) {
+record Row(
+    Hypothesis hypothesis,
+    double[] means,
+    double[] deviations,
+    boolean solved,
+    @Nullable Row broken) {
+  /** What makes and breaks is off in so many of the readings that are taken of it. */
+  private static final double OFTEN = 0.4;
+
   /** Densities that overlap by less than e to minus this are told apart by one reading. */
   private static final double APART = 0.9;
 
@@ -28,6 +38,24 @@ record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean s
   /** How far off the sum of two changes may be, as a share of the lesser. */
   private static final double ROUGH = 0.3;
 
+  Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean solved) {
+    this(hypothesis, means, deviations, solved, null);
+  }
+
+  /** Logarithm of how likely a reading is. */
+  double log(Check check, int place, double seen) {
+    double made = Likelihood.log(check, means[place], deviations[place], seen);
+    return broken == null
+        ? made
+        : Math.log((1 - OFTEN) * Math.exp(made) + OFTEN * Math.exp(broken.log(check, place, seen)));
+  }
+
+  /** How many deviations off a reading is. */
+  double off(Check check, int place, double seen) {
+    double made = Likelihood.off(check, means[place], deviations[place], seen);
+    return broken == null ? made : Math.min(made, broken.off(check, place, seen));
+  }
+
   /**
    * Whether one reading tells the two apart, most of the time: of words by their steps, of figures
    * by the overlap of the two normal densities, ln BC = ½·ln(2σ₁σ₂ / (σ₁² + σ₂²)) − (μ₁ − μ₂)² /
@@ -36,6 +64,11 @@ record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean s
    * it surrounds.
    */
   boolean apart(Row other, Check check, int place) {
+    if (broken != null) {
+      return made().apart(other, check, place) && broken.apart(other, check, place);
+    } else if (other.broken != null) {
+      return other.apart(this, check, place);
+    }
     double gap = Math.abs(means[place] - other.means[place]);
     if (!check.measure().words().isEmpty()) {
       return gap >= WORD_APART;
@@ -50,8 +83,15 @@ record Row(Hypothesis hypothesis, double[] means, double[] deviations, boolean s
     return far > APART || 2 * one * two / sum < Math.exp(2 * (far - APART));
   }
 
-  /** Whether this check would read otherwise than on the healthy rig. */
+  private Row made() {
+    return new Row(hypothesis, means, deviations, solved);
+  }
+
+  /** Whether this check would read otherwise than on the healthy rig, now or then. */
   boolean touches(Row healthy, int place) {
+    if (broken != null && broken.touches(healthy, place)) {
+      return true;
+    }
     double gap = Math.abs(means[place] - healthy.means[place]);
     double deviation = healthy.deviations[place];
     return gap > UNTOUCHED * (deviation == 0 ? 1 : deviation);

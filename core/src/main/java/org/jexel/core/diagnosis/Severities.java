@@ -1,9 +1,12 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import org.jexel.core.network.Fault;
 
 /**
@@ -27,45 +30,106 @@ final class Severities {
   private final List<Hypothesis> known = new ArrayList<>();
   private final List<double[]> means = new ArrayList<>();
   private final double[] healthy;
+  private final List<Hypothesis> severities;
+  private final Function<Hypothesis, Optional<double[]>> predict;
+  private final BiPredicate<double[], double[]> alike;
+
+  /** By severity; empty where no rig can stand so. */
+  private final List<Optional<double[]>> solved;
 
   /**
    * @param severities of one fault, from one end of its range to the other
    * @param healthy what every check reads on a sound rig
    * @param predict what every check reads with one of them; empty where no rig can stand so
+   * @param alike whether all that is read, but for ohms, is nearly the same
    */
   Severities(
       List<Hypothesis> severities,
       double[] healthy,
-      Function<Hypothesis, Optional<double[]>> predict) {
+      Function<Hypothesis, Optional<double[]>> predict,
+      BiPredicate<double[], double[]> alike) {
     this.healthy = healthy;
-    int all = severities.size();
-    boolean between = all >= LEAST && severities.stream().allMatch(Severities::addsOhms);
-    List<Optional<double[]>> solved = new ArrayList<>();
-    for (int i = 0; i < all; i++) {
-      boolean left = between && i % 2 == 1 && i + 1 < all;
-      solved.add(left ? Optional.empty() : predict.apply(severities.get(i)));
+    this.predict = predict;
+    this.alike = alike;
+    this.severities = severities;
+    this.solved = new ArrayList<>(Collections.nCopies(severities.size(), Optional.empty()));
+    int last = severities.size() - 1;
+    if (last + 1 >= LEAST && all(Fault.Kind.OHMS)) {
+      everyOther(last);
+    } else if (last + 1 >= LEAST && all(Fault.Kind.SHORT)) {
+      solve(0);
+      solve(last);
+      halve(0, last);
+    } else {
+      IntStream.rangeClosed(0, last).forEach(this::solve);
     }
-    for (int i = 0; i < all; i++) {
-      Hypothesis own = severities.get(i);
-      Optional<double[]> mean = solved.get(i);
-      if (between && i % 2 == 1 && i + 1 < all) {
-        Optional<double[]> one = solved.get(i - 1);
-        Optional<double[]> two = solved.get(i + 1);
-        mean =
-            one.isPresent() && two.isPresent()
-                ? Optional.of(
-                    means(
-                        fault(own).amount(),
-                        fault(severities.get(i - 1)).amount(),
-                        one.get(),
-                        fault(severities.get(i + 1)).amount(),
-                        two.get()))
-                : predict.apply(own);
+    for (int i = 0; i <= last; i++) {
+      if (solved.get(i).isPresent()) {
+        known.add(severities.get(i));
+        means.add(solved.get(i).get());
       }
-      if (mean.isPresent()) {
-        known.add(own);
-        means.add(mean.get());
+    }
+  }
+
+  private void solve(int i) {
+    solved.set(i, predict.apply(severities.get(i)));
+  }
+
+  private boolean all(Fault.Kind kind) {
+    return severities.stream().allMatch(severity -> fault(severity).kind() == kind);
+  }
+
+  private double amount(int i) {
+    return fault(severities.get(i)).amount();
+  }
+
+  private void everyOther(int last) {
+    for (int i = 0; i <= last; i++) {
+      if (i % 2 == 0 || i == last) {
+        solve(i);
       }
+    }
+    for (int i = 1; i < last; i += 2) {
+      Optional<double[]> one = solved.get(i - 1);
+      Optional<double[]> two = solved.get(i + 1);
+      if (one.isPresent() && two.isPresent()) {
+        double[] between = new double[healthy.length];
+        for (int c = 0; c < between.length; c++) {
+          double d1 = one.get()[c] - healthy[c];
+          double d2 = two.get()[c] - healthy[c];
+          between[c] = healthy[c] + moved(amount(i), amount(i - 1), d1, amount(i + 1), d2);
+        }
+        solved.set(i, Optional.of(between));
+      } else {
+        solve(i);
+      }
+    }
+  }
+
+  /**
+   * A chafe blows its fuse up to some ohms, and then reads the same however good it is, but for its
+   * ohms: what lies between two that read alike reads alike.
+   */
+  private void halve(int from, int to) {
+    if (to - from < 2) {
+      return;
+    }
+    Optional<double[]> one = solved.get(from);
+    Optional<double[]> two = solved.get(to);
+    if (one.isPresent() && two.isPresent() && alike.test(one.get(), two.get())) {
+      for (int i = from + 1; i < to; i++) {
+        double share = (amount(i) - amount(from)) / (amount(to) - amount(from));
+        double[] between = new double[healthy.length];
+        for (int c = 0; c < between.length; c++) {
+          between[c] = one.get()[c] + share * (two.get()[c] - one.get()[c]);
+        }
+        solved.set(i, Optional.of(between));
+      }
+    } else {
+      int middle = (from + to) / 2;
+      solve(middle);
+      halve(from, middle);
+      halve(middle, to);
     }
   }
 
@@ -122,20 +186,6 @@ final class Severities {
 
   private static Fault fault(Hypothesis hypothesis) {
     return hypothesis.known().get(0).fault();
-  }
-
-  private static boolean addsOhms(Hypothesis hypothesis) {
-    // A chafe blows its fuse from some severity on, a breakaway pin is live up to one: each of
-    // these is solved by itself.
-    return fault(hypothesis).kind() == Fault.Kind.OHMS;
-  }
-
-  private double[] means(double u, double u1, double[] one, double u2, double[] two) {
-    double[] between = new double[healthy.length];
-    for (int c = 0; c < between.length; c++) {
-      between[c] = healthy[c] + moved(u, u1, one[c] - healthy[c], u2, two[c] - healthy[c]);
-    }
-    return between;
   }
 
   /** d(u) through (u₁, d₁) and (u₂, d₂); their middle where no such curve goes through both. */

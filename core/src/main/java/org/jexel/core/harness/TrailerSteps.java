@@ -146,7 +146,7 @@ final class TrailerSteps {
       steps.add(
           Phase.JOIN,
           "join.splices",
-          "Join " + Phrase.count(splices, "branch"),
+          "Join " + Phrase.count(splices, "branch", "branches"),
           "%s. Pull hard at each; a joint that slips now fails in the rain."
               .formatted(method.weatherproof() ? method.label() : JointMethod.CRIMP.label()),
           List.of("stripper", "ratchet crimper", "hot-air gun"),

@@ -17,7 +17,7 @@ final class Compensation {
   private static final int MOST_HALVINGS = 12;
 
   /** A slope that has changed by less than this share of what its port hangs on has not changed. */
-  private static final double BENT = 1e-9;
+  private static final double BENT = 1e-3;
 
   private static final double SINGULAR = 1e-12;
 

@@ -24,7 +24,9 @@ public record Fault(Kind kind, String part, String other, double amount) {
     OPEN(false, 0),
     /** An earth that is gone, with the ball carrying in its place through so many ohms. */
     ON_BALL(false, 1),
-    /** Corroded or loose: so many ohms more. */
+    /** Makes and breaks when it is moved; at rest it carries. */
+    LOOSE(false, 0),
+    /** Corroded: so many ohms more. */
     OHMS(false, 1),
     /** A node chafed to the frame, through so many ohms. */
     SHORT(false, 0.05),

@@ -65,6 +65,7 @@ public final class FaultCatalog {
     LampFaults.add(rig, harness, list, 4);
     list.weigh(1.5);
     catalog.conductors();
+    catalog.loose();
     list.weigh(2);
     SupplyFaults.add(harness, list);
     return list.faults();
@@ -120,6 +121,24 @@ public final class FaultCatalog {
             joint.function(),
             new FaultFamily(Trouble.CORRODED_JOINT, new AtJoint(joint)));
       }
+    }
+  }
+
+  /** What makes and breaks as it is moved: pins, cores of the cord, rings and splices. */
+  private void loose() {
+    for (Joint joint : harness.joints()) {
+      if (joint.kind() == Joint.Kind.PIN) {
+        list.add(
+            Fault.of(Fault.Kind.LOOSE, joint.name()), Trouble.LOOSE, new AtPin(joint.function()));
+      } else if (joint.made()) {
+        list.add(Fault.of(Fault.Kind.LOOSE, joint.name()), Trouble.LOOSE, new AtJoint(joint));
+      }
+    }
+    for (PinFunction core : cores()) {
+      list.add(
+          Fault.of(Fault.Kind.LOOSE, Nodes.core(core)),
+          Trouble.STRANDS_BROKEN,
+          OfConductors.of(core));
     }
   }
 
@@ -204,12 +223,15 @@ public final class FaultCatalog {
     }
   }
 
+  private List<PinFunction> cores() {
+    return harness.spans().stream()
+        .filter(span -> span.duty() == Duty.CORD)
+        .map(Span::function)
+        .toList();
+  }
+
   private void conductors() {
-    List<PinFunction> cores =
-        harness.spans().stream()
-            .filter(span -> span.duty() == Duty.CORD)
-            .map(Span::function)
-            .toList();
+    List<PinFunction> cores = cores();
     for (PinFunction core : cores) {
       if (core != PinFunction.EARTH) {
         Place one = OfConductors.of(core);

@@ -31,6 +31,7 @@ final class FaultEdit {
         part(fault.part());
         elements.remove(fault.part());
       }
+      case LOOSE -> part(fault.part());
       case ON_BALL -> {
         part(fault.part());
         elements.remove(fault.part());

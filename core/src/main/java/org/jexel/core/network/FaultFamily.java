@@ -28,6 +28,8 @@ public record FaultFamily(Trouble trouble, Place place) {
     EARTH_BROKEN_IN_VEHICLE("Earth broken in the vehicle"),
     POOR_EARTH_IN_VEHICLE("Poor earth in the vehicle"),
     NO_CONTACT("No contact"),
+    LOOSE("Loose, makes and breaks"),
+    STRANDS_BROKEN("Makes and breaks in the cord"),
     CORRODED("Corroded"),
     CORRODED_JOINT("Corroded joint"),
     POOR_SCREW("Poor earth screw"),

@@ -119,6 +119,11 @@ public final class FaultSolver {
         changed.add(port);
       }
     }
+    // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
+    changed.stream()
+        .filter(port -> changed.size() > 1 && port.apartFrom(ports))
+        .toList()
+        .forEach(ports::remove);
     FaultyReadout readout =
         new FaultyReadout(whole, changes, changed.toArray(Port[]::new), () -> factored(changes));
     // A part that carries nothing here may be gone or another: the solution stands.

@@ -1,5 +1,6 @@
 package org.jexel.core.network;
 
+import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
@@ -7,6 +8,12 @@ import org.jspecify.annotations.Nullable;
 final class Port {
   /** Far below what a solution may leave, A. */
   private static final double NOTHING = 1e-14;
+
+  /** A few leaks of a node at battery volts, A. */
+  private static final double LEAKS = 1e-9;
+
+  /** What one port sees of a unit at another that it does not see, Ω. */
+  private static final double UNSEEN = 1e-9;
 
   private final Linearised whole;
   private final int rowA;
@@ -82,6 +89,20 @@ final class Port {
   /** Whether the whole network's solution stands with it. */
   boolean idle() {
     return Math.abs(beyond(v0)) < NOTHING;
+  }
+
+  /**
+   * Whether it is gone, carried no more than leaks, and sees nothing of what any other port
+   * injects: the only way to something that hangs free.
+   */
+  boolean apartFrom(List<Port> others) {
+    return before != null
+        && after == null
+        && Math.abs(law0) < LEAKS
+        && others.stream()
+            .filter(other -> other != this)
+            .allMatch(
+                other -> Math.abs(seesOf(other)) < UNSEEN && Math.abs(other.seesOf(this)) < UNSEEN);
   }
 
   /** How far its slope is from the whole network's. */

@@ -56,6 +56,8 @@ public enum Measure {
   GLOW("dark", "glimmers", "dim", "bright"),
   /** What the hand says of a wheel that is off the ground. */
   TURNING("turns freely", "drags"),
+  /** What lamps and brakes do while a hand moves what may be loose. */
+  MOVING("stays steady", "makes and breaks"),
   /** What a controller does when the pedal goes down. */
   WAKING("stays asleep", "wakes"),
   /** What the ear says of a magnet. */

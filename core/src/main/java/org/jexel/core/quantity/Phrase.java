@@ -15,7 +15,11 @@ public final class Phrase {
 
   /** So many of a thing: 1 ring, 2 rings. */
   public static String count(long count, String one) {
-    return count + " " + one + (count == 1 ? "" : one.endsWith("ch") ? "es" : "s");
+    return count(count, one, one + "s");
+  }
+
+  public static String count(long count, String one, String more) {
+    return count + " " + (count == 1 ? one : more);
   }
 
   /** As words stand within a sentence. */

@@ -29,6 +29,7 @@ class FaultyRigTest {
   private static double read(Rig rig, Harness harness, String check, Fault... faults) {
     return new FaultyRig(
             RigNetwork.whole(rig, harness),
+            harness,
             List.of(faults),
             setup ->
                 rig == RIG
@@ -115,9 +116,37 @@ class FaultyRigTest {
     assertThat(read("brake.rest")).isBetween(-0.01, 0.01);
   }
 
+  /** A hand on the part shows it, a hand elsewhere does not, and at rest it reads sound. */
+  @Test
+  void whatIsLooseMakesAndBreaksUnderTheHandThatMovesIt() {
+    Fault pin = Fault.of(Fault.Kind.LOOSE, "pin_left");
+    assertThat(read("moved.plug.left", pin)).isEqualTo(1);
+    assertThat(read("moved.plug.right", pin)).isZero();
+    assertThat(read("moved.cord.left", pin)).isZero();
+    assertThat(read("look.left.lamp_left_rear_left", pin)).isGreaterThan(2.5);
+    Fault core = Fault.of(Fault.Kind.LOOSE, "wire_cord_earth");
+    assertThat(read("moved.cord.tail", core)).isEqualTo(1);
+    assertThat(read("moved.cord.brake", core)).isEqualTo(1);
+    assertThat(read("moved.box.brake", core)).isZero();
+    assertThat(read("moved.box.brake", Fault.of(Fault.Kind.LOOSE, "joint_cord_brake")))
+        .isEqualTo(1);
+    Fault splice = Fault.of(Fault.Kind.LOOSE, "joint_tail_front_left");
+    assertThat(read("moved.loom.tail", splice)).isEqualTo(1);
+    assertThat(read("moved.loom.left", splice)).isZero();
+    assertThat(read("moved.loom.tail")).isZero();
+  }
+
+  /** What is broken already goes out no more. */
+  @Test
+  void behindABreakNothingMakesAndBreaks() {
+    Fault pin = Fault.of(Fault.Kind.LOOSE, "pin_left");
+    assertThat(read("moved.plug.left", pin, Fault.of(Fault.Kind.OPEN, "wire_cord_left"))).isZero();
+  }
+
   private static double readSignalled(String check, Fault fault) {
     return new FaultyRig(
             RigNetwork.whole(RIG, HARNESS),
+            HARNESS,
             List.of(fault),
             setup -> new FaultSolver(setup.network(RIG, HARNESS, List.of(fault)).network()))
         .read(

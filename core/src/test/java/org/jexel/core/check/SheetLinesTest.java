@@ -55,6 +55,8 @@ class SheetLinesTest {
                 Map.entry("socket", 3L),
                 Map.entry("fuse", 3L),
                 Map.entry("own", 3L),
+                // Plug, cord, box and looms moved, with an eye on tail, left and right.
+                Map.entry("moved", 4 * 3L),
                 Map.entry("loaded", 4L),
                 Map.entry("bench", 3L),
                 Map.entry("box", 3L),

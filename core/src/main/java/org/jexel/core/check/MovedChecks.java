@@ -1,0 +1,58 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+
+/**
+ * What makes and breaks reads sound at rest and open the next minute: with everything on, a hand
+ * moves plug, cord, box and looms in turn, and an eye or ear tells what goes out with it.
+ */
+final class MovedChecks {
+  private static final double AT_HAND = 2;
+  private static final double UNDER_THE_TRAILER = 6;
+
+  private MovedChecks() {}
+
+  static List<Check> of(Harness harness, CheckMaker maker) {
+    List<PinFunction> watched = new ArrayList<>(LoadedChecks.circuits(harness));
+    List<StateWord> on = new ArrayList<>();
+    watched.forEach(function -> on.add(LoadedChecks.word(function)));
+    if (harness.has(PinFunction.BRAKE)) {
+      watched.add(PinFunction.BRAKE);
+      on.add(StateWord.LEVER);
+    }
+    Setup setup = Setup.rig(on.toArray(StateWord[]::new));
+    List<Check> checks = new ArrayList<>();
+    for (Reach reach : Reach.values()) {
+      for (PinFunction function : watched) {
+        boolean brake = function == PinFunction.BRAKE;
+        checks.add(
+            maker.make(
+                new CheckMaker.Words(
+                    new CheckId("moved." + reach.word(), Nodes.id(function)),
+                    reach.title() + ": " + (brake ? "brakes" : function.label()),
+                    Check.Group.MOVED,
+                    function,
+                    "Everything on at once, a helper at "
+                        + (brakes(harness) ? "switches and lever. " : "the switches. ")
+                        + reach.how(),
+                    reach.place(),
+                    brake ? "your ear" : "your eye",
+                    "–",
+                    "What makes and breaks reads sound at rest. Whatever goes out while you move it is held by what your hand is on.",
+                    reach == Reach.LOOM ? UNDER_THE_TRAILER : AT_HAND),
+                new Probing(setup, Measure.MOVING, reach.name(), "")));
+      }
+    }
+    return checks;
+  }
+
+  private static boolean brakes(Harness harness) {
+    return harness.has(PinFunction.BRAKE);
+  }
+}
