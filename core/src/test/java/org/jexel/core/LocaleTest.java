@@ -54,6 +54,7 @@ class LocaleTest {
                 RigField.TOW_CONNECTOR, "flat-4",
                 RigField.TRAILER_CONNECTOR, "flat-4",
                 RigField.CONTROLLER_KIND, "UNDER_DASH",
+                RigField.BREAKAWAY_KIT, "OWN_BATTERY",
                 RigField.OVERALL_LENGTH, 9.5,
                 RigField.OVERALL_WIDTH, 2.4),
             new LoadItem("Sand", 900, 3.5));

@@ -89,7 +89,12 @@ public record FinderView(
   private static Map<String, String> starts(JobFile file) {
     Map<String, String> starts = new LinkedHashMap<>();
     for (Check.Group group :
-        List.of(Check.Group.SEEN, Check.Group.SOCKET, Check.Group.FUSES, Check.Group.BRAKES)) {
+        List.of(
+            Check.Group.SEEN,
+            Check.Group.SOCKET,
+            Check.Group.FUSES,
+            Check.Group.BRAKES,
+            Check.Group.MOVED)) {
       file.work().bench().checks().stream()
           .filter(c -> c.group() != Check.Group.BRAKES || !c.measure().words().isEmpty())
           .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
@@ -104,6 +109,7 @@ public record FinderView(
       case FUSE -> "A fuse is blown, or blows again";
       case WAKING -> "The controller sleeps through the pedal";
       case HUMMING -> "A wheel does not brake, or the trailer pulls to one side";
+      case MOVING -> "It comes and goes. " + new Round(List.of(check)).title();
       case GLOW -> "Lamps glow wrongly. " + check.state();
       default -> "Nothing on one pin. " + check.title();
     };

@@ -135,7 +135,7 @@ record PanelCard(
       return null;
     }
     try {
-      String[] words = text.split("[\\s;]+");
+      String[] words = text.split("[\\s;]+|,\\s+");
       double[] diameters = new double[words.length];
       for (int i = 0; i < words.length; i++) {
         diameters[i] = Template.metres(words[i], UnitSystem.METRIC);

@@ -6,6 +6,7 @@ import org.jexel.core.harness.Load;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Unit;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
@@ -15,7 +16,7 @@ import org.jexel.core.rig.RigField;
  * @param amps all magnets at 12 V, A
  * @param share of the capacity that is left; as of a new one while the age is not known
  * @param ageKnown whether somebody read how old it is
- * @param holding how long it holds them; empty without magnets
+ * @param holding how long it holds them; empty without magnets, and where no kit is there
  */
 public record BreakawayLoad(
     double amps, double share, boolean ageKnown, Optional<HoldingTime> holding) {
@@ -33,12 +34,14 @@ public record BreakawayLoad(
         HoldingTime.derating(
             known ? Unit.YEAR.fromSi(age.si()) : 0,
             Unit.CELSIUS.fromSi(rig.sheet().si(RigField.BREAKAWAY_COLD)));
+    boolean none =
+        rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE;
     double left = share * rig.sheet().si(RigField.BREAKAWAY_CAPACITY);
     return new BreakawayLoad(
         amps,
         share,
         known,
-        amps > 0
+        amps > 0 && !none
             ? Optional.of(HoldingTime.of(left, amps, HoldingTime.LEAD_ACID))
             : Optional.empty());
   }

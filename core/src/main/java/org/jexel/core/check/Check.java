@@ -91,6 +91,13 @@ public record Check(
    */
   public record Influence(String element, String label, double shift, boolean assumed) {}
 
+  /** The same judged by another band, which no part of the rig widens. */
+  Check within(Band own) {
+    return new Check(
+        key, title, group, function, state, place, red, black, measure, own, why, sum, List.of(),
+        minutes, probing);
+  }
+
   /** Its key, as programs, forms and stored rows know it. */
   public String id() {
     return key.text();

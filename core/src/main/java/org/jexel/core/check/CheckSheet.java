@@ -33,6 +33,14 @@ public final class CheckSheet {
   /** Id of the check whose reading every later one starts from. */
   public static final String SUPPLY = BATTERY.text();
 
+  /** Six lead cells at rest, by the usual tables of open-circuit volts against charge. */
+  private static final double THREE_QUARTERS_VOLTS = 12.4;
+
+  /** The same with the charge of the last drive still on the plates. */
+  private static final double JUST_CHARGED_VOLTS = 12.95;
+
+  private static final FieldKey ENGINE_OFF = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
+
   private static final double AT_SOCKET = 1;
 
   private final Rig rig;
@@ -50,8 +58,9 @@ public final class CheckSheet {
    * @param supply battery volts as read, V; once there, every later check starts from it
    */
   public static List<Check> of(Rig rig, Harness harness, OptionalDouble supply) {
-    CheckSheet first = new CheckSheet(rig, harness);
+    CheckSheet first = new CheckSheet(charged(rig), harness);
     first.supply();
+    first.checks.replaceAll(CheckSheet::judgedByItself);
     CheckSheet sheet = new CheckSheet(asRead(rig, supply), harness);
     sheet.checks.addAll(first.checks);
     for (Pin pin : rig.connector().pins()) {
@@ -68,14 +77,23 @@ public final class CheckSheet {
     return List.copyOf(sheet.checks);
   }
 
+  /** A battery is judged by what a charged one shows, whatever was entered. */
+  private static Rig charged(Rig rig) {
+    return rig.with(rig.sheet().without(ENGINE_OFF));
+  }
+
+  private static Check judgedByItself(Check battery) {
+    return battery.within(
+        new Band(battery.band().expected(), THREE_QUARTERS_VOLTS, JUST_CHARGED_VOLTS));
+  }
+
   /**
    * The rig as later readings find it: its battery where it was read.
    *
    * @param supply battery volts as read, V
    */
   public static Rig asRead(Rig rig, OptionalDouble supply) {
-    FieldKey engineOff = FieldKey.of(RigField.ENGINE_OFF_VOLTS);
-    return supply.isPresent() ? rig.with(rig.sheet().with(engineOff, supply.getAsDouble())) : rig;
+    return supply.isPresent() ? rig.with(rig.sheet().with(ENGINE_OFF, supply.getAsDouble())) : rig;
   }
 
   private void supply() {

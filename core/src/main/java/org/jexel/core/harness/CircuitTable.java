@@ -60,9 +60,9 @@ final class CircuitTable {
       Predicate<Span> part = span -> !back || span.function() == PinFunction.EARTH;
       Load far =
           through.stream()
-              .max(Comparator.comparingDouble(l -> drop(l, part) / FullLoad.limit(l.function())))
+              .max(Comparator.comparingDouble(l -> loss(l, part) / FullLoad.limit(l.function())))
               .orElseThrow();
-      drop = drop(far, part);
+      drop = loss(far, part);
       limit = FullLoad.limit(far.function());
       Predicate<Span> counted = FullLoad.counts(far).and(part);
       List<Span> loop = spans.stream().filter(s -> counted.test(s) && now.passes(far, s)).toList();
@@ -91,6 +91,10 @@ final class CircuitTable {
 
   private double drop(Load load, Predicate<Span> part) {
     return now.drop(load, fullLoad.together(load), FullLoad.counts(load).and(part));
+  }
+
+  private double loss(Load load, Predicate<Span> part) {
+    return now.loss(load, fullLoad.together(load), FullLoad.counts(load).and(part));
   }
 
   private static Ruling tooMuch(double drop, double limit, String bound, String buy) {
@@ -134,6 +138,15 @@ final class CircuitTable {
                   Measure.MILLIVOLTS));
         }
       }
+    }
+    double inFrame = now.inFrame(far, fullLoad.together(far));
+    if (inFrame > 0) {
+      terms.add(
+          Term.computed(
+              "U_" + (terms.size() + 1),
+              "frame and earth screws, back",
+              inFrame,
+              Measure.MILLIVOLTS));
     }
     return new Sum(
         "Drop of “" + name + "”, at " + far.label() + (back ? ", the way back" : ", out and back"),

@@ -168,6 +168,26 @@ final class Currents {
     return drop;
   }
 
+  /** What it loses on its way back through frame and earth screws, V; 0 where copper returns it. */
+  double inFrame(Load load, List<Load> on) {
+    double[] all = links(on);
+    double[] loop = Must.have(unit, load);
+    double drop = 0;
+    for (int j = 0; j < joints.size(); j++) {
+      int i = spans.size() + j;
+      Joint.Kind kind = joints.get(j).kind();
+      if (loop[i] != 0 && (kind == Joint.Kind.FRAME || kind == Joint.Kind.SCREW)) {
+        drop += links.get(i).ohms() * all[i] * loop[i];
+      }
+    }
+    return drop;
+  }
+
+  /** What it loses in copper and in the frame, V. */
+  double loss(Load load, List<Load> on, Predicate<Span> counts) {
+    return drop(load, on, counts) + inFrame(load, on);
+  }
+
   /** The part of that drop which one span makes, V. */
   double waste(Load load, List<Load> on, Span span) {
     int i = Must.have(index, span);

@@ -46,7 +46,7 @@ final class FullLoad {
   Load farthest(Currents now, List<Load> among) {
     List<Load> on = together(among.get(0));
     return among.stream()
-        .max(Comparator.comparingDouble(load -> now.drop(load, on, counts(load))))
+        .max(Comparator.comparingDouble(load -> now.loss(load, on, counts(load))))
         .orElseThrow();
   }
 

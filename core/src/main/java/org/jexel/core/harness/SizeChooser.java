@@ -165,7 +165,7 @@ final class SizeChooser {
         Currents now = currents();
         Load far = fullLoad.farthest(now, fed);
         List<Load> on = fullLoad.together(far);
-        if (now.drop(far, on, FullLoad.counts(far)) <= FullLoad.limit(function)) {
+        if (now.loss(far, on, FullLoad.counts(far)) <= FullLoad.limit(function)) {
           break;
         }
         List<Span> way =

@@ -74,17 +74,16 @@ final class RigElements {
   }
 
   void vehicle(RigState state, double output) {
-    Figure volts =
-        rig.sheet()
-            .figure(
-                state.is(StateWord.RUNNING) ? RigField.RUNNING_VOLTS : RigField.ENGINE_OFF_VOLTS);
+    RigField field =
+        state.is(StateWord.RUNNING) ? RigField.RUNNING_VOLTS : RigField.ENGINE_OFF_VOLTS;
+    Figure volts = rig.sheet().figure(field);
     put(
         new Element.Source(
             RigNetwork.SUPPLY, BATTERY_PLUS, BATTERY_MINUS, volts.si(), BATTERY_OHMS));
     double off =
         volts.provenance() == Provenance.MEASURED
             ? MEASURED_SUPPLY_VOLTS
-            : volts.si() * RigField.ENGINE_OFF_VOLTS.spread();
+            : volts.si() * field.spread();
     both(
         RigNetwork.SUPPLY,
         "battery volts",

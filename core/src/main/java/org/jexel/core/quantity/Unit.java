@@ -31,6 +31,7 @@ public enum Unit {
   MILE_PER_HOUR(Dimension.SPEED, 0.44704, "mph"),
   SECOND(Dimension.TIME, 1, "s", "sec", "secs", "second", "seconds"),
   CUBIC_METRE(Dimension.VOLUME, 1, "m³", "m3"),
+  LITRE(Dimension.VOLUME, 0.001, "l", "litre", "litres", "liter", "liters"),
   CUBIC_FOOT(Dimension.VOLUME, 0.028316846592, "ft³", "ft3", "cuft"),
   KILOGRAM_PER_CUBIC_METRE(Dimension.DENSITY, 1, "kg/m³", "kg/m3"),
   POUND_PER_CUBIC_FOOT(Dimension.DENSITY, 16.01846337396014, "lb/ft³", "lb/ft3"),

@@ -109,7 +109,10 @@ final class Defaults {
       case LAMP_TECHNOLOGY -> Assumption.of(LampTechnology.FILAMENT, "none seen yet");
       case JUNCTION_BOX -> Assumption.of(YesNo.NO, "none seen yet");
       case BREAKAWAY_KIT -> Assumption.of(BreakawayKit.NONE, "none seen yet");
-      case BREAKAWAY_CAPACITY -> Assumption.of(Unit.AMPERE_HOUR.toSi(5), "a usual breakaway box");
+      case BREAKAWAY_CAPACITY ->
+          sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.HOUSE_BATTERY
+              ? Assumption.of(Unit.AMPERE_HOUR.toSi(60), "a small house battery")
+              : Assumption.of(Unit.AMPERE_HOUR.toSi(5), "a usual breakaway box");
       case BREAKAWAY_AGE -> Assumption.of(Double.NaN, "not known until its date code is read");
       case BREAKAWAY_COLD ->
           Assumption.of(Unit.CELSIUS.toSi(25), "the temperature at which batteries are rated");

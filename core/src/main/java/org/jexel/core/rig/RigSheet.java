@@ -88,6 +88,13 @@ public final class RigSheet {
     return new RigSheet(catalog, changed);
   }
 
+  /** The same with nothing said of a field. */
+  public RigSheet without(FieldKey key) {
+    Map<FieldKey, Entry> changed = new HashMap<>(entries);
+    changed.remove(key);
+    return new RigSheet(catalog, changed);
+  }
+
   public boolean entered(FieldKey key) {
     return entries.containsKey(key);
   }

@@ -3,6 +3,7 @@ package org.jexel.core.breakaway;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.stream.Stream;
 import org.jexel.core.Rigs;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
@@ -14,7 +15,12 @@ import org.junit.jupiter.api.Test;
 
 class BreakawayLoadTest {
   private static BreakawayLoad of(Object... more) {
-    Rig rig = Rigs.twoAxles(more);
+    return with("OWN_BATTERY", more);
+  }
+
+  private static BreakawayLoad with(String kit, Object... more) {
+    Object[] own = {RigField.BREAKAWAY_KIT, kit};
+    Rig rig = Rigs.twoAxles(Stream.of(own, more).flatMap(Stream::of).toArray());
     return BreakawayLoad.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES));
   }
 
@@ -34,6 +40,18 @@ class BreakawayLoadTest {
     assertThat(old.verdict()).contains(Verdict.FAILS);
     assertThat(of(RigField.BREAKAWAY_AGE, Unit.YEAR.toSi(30)).holding().orElseThrow().seconds())
         .isZero();
+  }
+
+  /** 20 h · (60/(15 · 20))^1.25 = 160 min: a house battery is no box of 5 Ah. */
+  @Test
+  void aTrailerWithoutAKitHoldsForNoTimeAndAHouseBatteryForLong() {
+    assertThat(with("NONE").holding()).isEmpty();
+    assertThat(with("NONE").verdict()).isEmpty();
+    assertThat(with("NONE").amps()).isCloseTo(15, within(1e-9));
+    assertThat(with("HOUSE_BATTERY").holding().orElseThrow().seconds() / 60)
+        .isCloseTo(160.5, within(0.5));
+    assertThat(with("OWN_BATTERY").holding().orElseThrow().seconds() / 60)
+        .isCloseTo(7.2, within(0.05));
   }
 
   @Test

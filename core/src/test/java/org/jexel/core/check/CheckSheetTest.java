@@ -119,6 +119,20 @@ class CheckSheetTest {
     assertThat(read.high() - read.low()).isLessThan((assumed.high() - assumed.low()) / 3);
   }
 
+  /** 12.22 V is a battery half empty, be it read, entered or neither. */
+  @Test
+  void aBatteryHoldsByWhatAChargedOneShowsAndNotByWhatWasEntered() {
+    for (Rig rig : List.of(Rigs.twoAxles(), Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.22))) {
+      Band band = sheet(rig, OptionalDouble.empty()).get(0).band();
+      assertThat(band.expected()).isCloseTo(12.6, within(1e-6));
+      assertThat(band.judge(12.22)).isEqualTo(Verdict.WATCH);
+      assertThat(band.judge(12.39)).isEqualTo(Verdict.WATCH);
+      assertThat(band.judge(12.45)).isEqualTo(Verdict.HOLDS);
+      assertThat(band.judge(12.9)).isEqualTo(Verdict.HOLDS);
+      assertThat(band.judge(11.9)).isEqualTo(Verdict.FAILS);
+    }
+  }
+
   @Test
   void theBrakeCircuitIsTheMagnetsSideBySideAndItsCopper() {
     Band two = check(Rigs.oneAxle(), "brake.resistance", 12.6).band();

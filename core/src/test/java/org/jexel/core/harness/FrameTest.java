@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import org.assertj.core.data.Offset;
 import org.jexel.core.Rigs;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampRole;
 import org.jexel.core.rig.LampTechnology;
@@ -245,6 +246,33 @@ class FrameTest {
       }
     }
     return ohms;
+  }
+
+  /**
+   * What the lamps lose is copper out and frame back: the sum tells the frame as a line of its own,
+   * and a frame of many bolts loses more than its copper would.
+   */
+  @Test
+  void theDropOfALampThatReturnsByTheFrameHasTheFrameInIt() {
+    Rig byFrame = rig(RigField.LAMP_RETURN, "FRAME", RigField.BODY_MATERIAL, "ALUMINIUM");
+    Circuit left =
+        HarnessPlanner.plan(byFrame, WireSize.GAUGES).circuits().stream()
+            .filter(c -> c.name().equals("left"))
+            .findFirst()
+            .orElseThrow();
+    Term back =
+        left.sum().terms().stream()
+            .filter(t -> t.meaning().startsWith("frame and earth screws"))
+            .findFirst()
+            .orElseThrow();
+    // The left lamp's 2.1 A through its screw on the skin, 8 mΩ, and everything's through the
+    // box's.
+    assertThat(back.si()).isBetween(2.1 * 0.008 + 5 * 0.003, 0.1);
+    double all = left.sum().terms().stream().mapToDouble(Term::si).sum();
+    assertThat(left.drop()).isCloseTo(all, within(1e-9));
+    assertThat(HarnessPlanner.plan(rig(), WireSize.GAUGES).circuits())
+        .allSatisfy(
+            c -> assertThat(c.sum().terms()).noneMatch(t -> t.meaning().startsWith("frame and")));
   }
 
   private static double between(Map<String, Double> joints, FramePoint a, FramePoint b) {

@@ -64,11 +64,11 @@ public final class JudgedFinder {
       Netlist whole = Yard.whole(rig, harness);
       Mischief mischief = Mischief.draw(whole, dice);
       long lying = dice.nextLong();
-      Yard yard = new Yard(rig, harness, mischief.edit(), lying);
+      Yard yard = Yard.of(rig, harness, mischief, lying);
       List<Check> checks = Stand.checks(rig, harness);
       Yard sound = new Yard(rig, harness, net -> net, lying);
-      boolean proof = moves(yard, sound, checks.stream().filter(Check::proves).toList());
-      if (!proof && !moves(yard, sound, checks)) {
+      boolean proof = moves(yard.worst(), sound, checks.stream().filter(Check::proves).toList());
+      if (!proof && !moves(yard.worst(), sound, checks)) {
         continue;
       }
       Tally own = kinds.computeIfAbsent(mischief.kind(), k -> new Tally());
@@ -121,6 +121,7 @@ public final class JudgedFinder {
         break;
       }
       minutes += next.get().minutes();
+      yard.visit(noise);
       next.get().checks().forEach(c -> seen.add(new Diagnosis.Seen(c.id(), yard.read(c, noise))));
       taken++;
       now = Diagnosis.of(predictions, seen);

@@ -42,6 +42,7 @@ final class JudgedPairs {
         boolean other =
             hidden.stream().allMatch(h -> Collections.disjoint(h.parts(), drawn.parts()));
         if (other
+            && !drawn.now()
             && JudgedFinder.moves(new Yard(rig, harness, drawn.edit(), lying), sound, proof)) {
           hidden.add(drawn);
         }

@@ -32,6 +32,7 @@ record Mischief(
     CHAFED("chafed to the frame"),
     BRIDGED("two that touch"),
     EXCHANGED("two ends exchanged"),
+    LOOSE("makes and breaks"),
     BATTERY("a battery low"),
     ON_BALL("an earth on the ball");
 
@@ -69,6 +70,7 @@ record Mischief(
       case CHAFED -> chafed(whole, dice);
       case BRIDGED -> bridged(whole, dice);
       case EXCHANGED -> exchanged(whole, dice);
+      case LOOSE -> open(kind, one(loose(whole), dice));
       case BATTERY -> battery(whole, dice);
       case ON_BALL -> onBall(dice);
     };
@@ -97,6 +99,15 @@ record Mischief(
     all.remove("switch_breakaway");
     named(whole, "wire_").stream().filter(Mischief::onVehicle).forEach(all::add);
     return all;
+  }
+
+  /** Whether the part is off now and then only. */
+  boolean now() {
+    return kind == Kind.LOOSE;
+  }
+
+  private static List<String> loose(Netlist whole) {
+    return named(whole, "pin_", "joint_", "wire_cord_");
   }
 
   private static String one(List<String> all, Random dice) {

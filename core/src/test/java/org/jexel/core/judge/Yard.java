@@ -2,6 +2,7 @@ package org.jexel.core.judge;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -10,9 +11,11 @@ import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Probing;
 import org.jexel.core.check.Setup;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Filament;
@@ -50,6 +53,14 @@ final class Yard {
   private static final double LIVE_VOLTS = 0.05;
   private static final double PULLS_AMPS = 0.8;
 
+  /** A contact that breaks is off at so many visits in a hundred. */
+  private static final int OFF = 40;
+
+  /** The same rig while what makes and breaks is off; null where nothing does. */
+  private Yard broken;
+
+  private String loose = "";
+  private boolean off;
   private final Rig rig;
   private final Harness harness;
   private UnaryOperator<Netlist> mischief;
@@ -64,6 +75,57 @@ final class Yard {
     this.harness = harness;
     this.mischief = mischief;
     this.seed = seed;
+  }
+
+  static Yard of(Rig rig, Harness harness, Mischief mischief, long seed) {
+    if (!mischief.now()) {
+      return new Yard(rig, harness, mischief.edit(), seed);
+    }
+    Yard yard = new Yard(rig, harness, net -> net, seed);
+    yard.broken = new Yard(rig, harness, mischief.edit(), seed);
+    yard.loose = mischief.parts().iterator().next();
+    return yard;
+  }
+
+  /** Somebody comes to look: what makes and breaks stands as it happens to. */
+  void visit(Random dice) {
+    off = dice.nextInt(100) < OFF;
+  }
+
+  /** What can be read of it, at its worst. */
+  Yard worst() {
+    return broken == null ? this : broken;
+  }
+
+  /** Where a hand moves it, by what an editor calls it. */
+  private String reach() {
+    if (loose.startsWith("pin_")) {
+      return "PLUG";
+    } else if (loose.startsWith("wire_cord_")) {
+      return "CORD";
+    }
+    String[] card = whole(rig, harness).card('r', loose).orElseThrow();
+    boolean box =
+        card[1].startsWith("box_") || card[2].startsWith("box_") || card[1].startsWith("cord_");
+    return box ? "BOX" : "LOOM";
+  }
+
+  private boolean goesOut(Check check) {
+    Setup setup = check.probing().setup();
+    String fed =
+        check.function() == PinFunction.BRAKE
+            ? "magnet_|actuator"
+            : "lamp_" + check.function().name().toLowerCase(Locale.ROOT) + "_";
+    Netlist deck = deck(setup);
+    return Stream.concat(deck.names('r').stream(), deck.names('b').stream())
+        .filter(name -> name.matches("(" + fed + ").*"))
+        .anyMatch(
+            name -> {
+              double made = fed.startsWith("lamp") ? light(setup, name) : amps(setup, name);
+              double gone =
+                  fed.startsWith("lamp") ? broken.light(setup, name) : broken.amps(setup, name);
+              return Math.abs(made - gone) > 0.3 * Math.abs(made);
+            });
   }
 
   /** What has been switched on before somebody comes to look blew its fuse if it drew too much. */
@@ -160,6 +222,7 @@ final class Yard {
       case AMPS -> clamp(setup, at.red());
       case OHMS -> at.black().isEmpty() ? ohmsOf(setup, at.red()) : ohms(setup, at);
       case GLOW -> eye(light(setup, at.red()));
+      case MOVING -> broken != null && reach().equals(at.red()) && goesOut(check) ? 1 : 0;
       case WAKING -> volts(setup, at.red(), at.black()) > 1 ? 1 : 0;
       case TURNING, HUMMING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
       default -> throw new IllegalStateException(check.measure().name());
@@ -244,6 +307,9 @@ final class Yard {
 
   /** What a person with a workshop meter says. */
   double read(Check check, Random noise) {
+    if (off && broken != null && check.measure() != Measure.MOVING) {
+      return broken.read(check, noise);
+    }
     double value = truth(check);
     List<String> words = check.measure().words();
     if (!words.isEmpty()) {

@@ -55,7 +55,9 @@ class QuantityParserTest {
         "40; SPEED; 11.1111111",
         "40 km/h; SPEED; 11.1111111",
         "10 %; SHARE; 0.1",
-        "5 Ah; CAPACITY; 18000"
+        "5 Ah; CAPACITY; 18000",
+        "200 l; VOLUME; 0.2",
+        "1,5 m3; VOLUME; 1.5"
       })
   void readsTheSpellingsOfAYard(String typed, Measure measure, double si) {
     assertThat(value(typed, measure, UnitSystem.METRIC)).isCloseTo(si, within(1e-6));
