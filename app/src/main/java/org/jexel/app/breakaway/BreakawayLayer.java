@@ -6,6 +6,7 @@ import static org.jexel.app.drawing.Svg.n;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.drawing.Look;
 import org.jexel.app.job.JobFile;
+import org.jexel.core.breakaway.BreakawayLoad;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.RigSheet;
@@ -54,16 +55,12 @@ final class BreakawayLayer {
                     n(canvas.at().x(0.7)),
                     n(canvas.at().y(0.1))),
             Look.work(2.6));
-    String words =
-        file.work()
-            .breakaway()
-            .load()
-            .holding()
-            .map(
-                h ->
-                    "cable to the switch · chains dashed · the battery lasts "
-                        + Measure.MINUTES.text(h.seconds(), units))
-            .orElse("cable to the switch · chains dashed · no magnets to hold");
+    BreakawayLoad load = file.work().breakaway().load();
+    String holds =
+        load.holding()
+            .map(h -> "the battery lasts " + Measure.MINUTES.text(h.seconds(), units))
+            .orElse(load.amps() > 0 ? "no kit: nothing brakes it" : "no magnets to hold");
+    String words = "cable to the switch · chains dashed · " + holds;
     canvas.foot(canvas.at().x(0), words, "middle");
   }
 }

@@ -35,7 +35,7 @@ final class MovedChecks {
             maker.make(
                 new CheckMaker.Words(
                     new CheckId("moved." + reach.word(), Nodes.id(function)),
-                    reach.title() + ": " + (brake ? "brakes" : function.label()),
+                    reach.title() + ": " + watched(function),
                     Check.Group.MOVED,
                     function,
                     "Everything on at once, a helper at "
@@ -50,6 +50,15 @@ final class MovedChecks {
       }
     }
     return checks;
+  }
+
+  private static String watched(PinFunction function) {
+    return switch (function) {
+      case LEFT, RIGHT -> function.label() + " indicator";
+      case REVERSE -> "reverse lamp";
+      case BRAKE -> "brakes";
+      default -> function.label() + " lamps";
+    };
   }
 
   private static boolean brakes(Harness harness) {
