@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.drawing.Marks;
 import org.jexel.app.drawing.Palette;
@@ -14,18 +15,25 @@ import org.jexel.app.drawing.Svg;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.FaultyRig;
 import org.jexel.core.check.Setup;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Fault;
+import org.jexel.core.network.LampPins;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.NetworkException;
-import org.jexel.core.network.Solution;
+import org.jexel.core.network.Readout;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Side;
 
 /**
  * Every lamp at its computed brightness in the state of the open check, as wired or under the
@@ -33,6 +41,9 @@ import org.jexel.core.rig.Lamp;
  */
 final class LitLayer {
   private static final String CORD_RETURN = Nodes.core(PinFunction.EARTH);
+
+  /** From the vehicle's corner to its rear lamps, m. */
+  private static final double VEHICLES_LAMPS_M = 0.26;
 
   private final JobFile file;
   private final PlanScale at;
@@ -55,16 +66,13 @@ final class LitLayer {
     }
     List<Fault> faults = looked.suspected() ? suspected() : List.of();
     try {
-      Solution whole =
-          setup.get().solve(file.work().bench().asRead(), file.work().harness().plan(), List.of());
-      Solution shown =
-          faults.isEmpty()
-              ? whole
-              : setup
-                  .get()
-                  .solve(file.work().bench().asRead(), file.work().harness().plan(), faults);
-      List<Lit> lit = Lit.of(file.work().harness().plan(), shown, whole);
+      Rig rig = file.work().bench().asRead();
+      Harness plan = file.work().harness().plan();
+      Readout whole = FaultyRig.of(rig, plan, List.of()).in(setup.get());
+      Readout shown = faults.isEmpty() ? whole : FaultyRig.of(rig, plan, faults).in(setup.get());
+      List<Lit> lit = Lit.of(plan, shown, whole);
       file.rig().fittedLamps().forEach(lamp -> lamp(lamp, lit));
+      ofTheVehicle(shown, whole);
       svg.label(24, 17, words(setup.get(), !faults.isEmpty(), shown), "start", 14, INK);
     } catch (NetworkException cannot) {
       svg.label(24, 17, "no light can be computed: " + cannot.getMessage(), "start", 14, INK);
@@ -82,20 +90,44 @@ final class LitLayer {
     double most = own.stream().mapToDouble(Lit::brightness).max().orElse(0);
     double x = at.x(lamp.x());
     double y = at.y(lamp.y());
-    if (!Lit.dark(most)) {
-      double share = Math.min(1, most);
-      Object[] look = {"class", "lit", "fill", Palette.GLOW, "fill-opacity", 0.25 + 0.5 * share};
-      svg.circle(x, y, 6 + 9 * Math.sqrt(share), look);
-      svg.circle(
-          x, y, 3.5, "class", "lit", "fill", Palette.GLOW, "stroke", INK, "stroke-width", 1.0);
-    }
+    glow(x, y, most);
     if (own.stream().anyMatch(Lit::differs)) {
       boolean dark = own.stream().anyMatch(l -> l.differs() && Lit.dark(l.brightness()));
       marks.mark(x + 20, y, dark ? Verdict.FAILS : Verdict.WATCH);
     }
   }
 
-  private String words(Setup setup, boolean suspected, Solution shown) {
+  /** Its own bulbs hang on the same circuits where no module parts them. */
+  private void ofTheVehicle(Readout shown, Readout whole) {
+    double half = file.rig().sheet().si(RigField.TOW_WIDTH) / 2;
+    for (Side side : Side.values()) {
+      PinFunction own = side == Side.LEFT ? PinFunction.LEFT : PinFunction.RIGHT;
+      List<String> bulbs =
+          Stream.of(PinFunction.TAIL, own, PinFunction.STOP)
+              .map(LampPins::own)
+              .filter(whole::has)
+              .toList();
+      double x = at.x(-VEHICLES_LAMPS_M);
+      double y = at.y(side.sign() * (half - VEHICLES_LAMPS_M));
+      glow(x, y, bulbs.stream().mapToDouble(shown::brightness).max().orElse(0));
+      if (bulbs.stream()
+          .anyMatch(b -> !Lit.word(shown.brightness(b)).equals(Lit.word(whole.brightness(b))))) {
+        marks.mark(x - 20, y, Verdict.WATCH);
+      }
+    }
+  }
+
+  private void glow(double x, double y, double brightness) {
+    if (!Lit.dark(brightness)) {
+      double share = Math.min(1, brightness);
+      Object[] look = {"class", "lit", "fill", Palette.GLOW, "fill-opacity", 0.25 + 0.5 * share};
+      svg.circle(x, y, 6 + 9 * Math.sqrt(share), look);
+      svg.circle(
+          x, y, 3.5, "class", "lit", "fill", Palette.GLOW, "stroke", INK, "stroke-width", 1.0);
+    }
+  }
+
+  private String words(Setup setup, boolean suspected, Readout shown) {
     List<String> on = new ArrayList<>();
     if (setup.kind() == Setup.Kind.BENCH) {
       on.add("bench supply on " + Objects.requireNonNull(setup.pin()).label());
@@ -107,25 +139,19 @@ final class LitLayer {
     }
     String state = on.isEmpty() ? "all off" : String.join(" + ", on);
     String returned =
-        shown.network().has(CORD_RETURN)
-            ? " · earth of the cord " + amps(shown.amps(CORD_RETURN))
-            : "";
+        shown.has(CORD_RETURN) ? " · earth of the cord " + amps(shown.amps(CORD_RETURN)) : "";
     return (suspected ? "if it is so: " : "as wired: ") + state + returned + lampReturns(shown);
   }
 
   /** The greatest return of a single lamp, where one stands out: what shares it shows there. */
-  private String lampReturns(Solution shown) {
+  private String lampReturns(Readout shown) {
     String most = "";
     double greatest = 0.01;
     for (Load load : file.work().harness().plan().loads()) {
       String wire = Nodes.wire(load.back());
-      if (shown.network().has(wire) && Math.abs(shown.amps(wire)) > greatest) {
+      if (shown.has(wire) && Math.abs(shown.amps(wire)) > greatest) {
         greatest = Math.abs(shown.amps(wire));
-        most =
-            " · return of "
-                + load.label().toLowerCase(java.util.Locale.ROOT)
-                + " "
-                + amps(greatest);
+        most = " · return of " + Phrase.within(load.label()) + " " + amps(greatest);
       }
     }
     return most;

@@ -5,7 +5,6 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.bench.BenchService;
@@ -30,10 +29,9 @@ import org.jexel.app.road.RoadService;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
-import org.jexel.core.check.Setup;
+import org.jexel.core.check.FaultyRig;
 import org.jexel.core.harness.Step;
 import org.jexel.core.network.Fault;
-import org.jexel.core.network.Readout;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Wish;
@@ -191,18 +189,11 @@ class DemoJobs {
 
   /** What somebody sees, hears and feels on the rounds that begin so, with what is hidden. */
   private void round(JobFile file, String begins, String hidden, String key) {
-    List<Fault> faults = Fault.parse(hidden);
-    Map<Setup, Readout> solved = new HashMap<>();
+    FaultyRig rig = FaultyRig.of(file.rig(), file.work().harness().plan(), Fault.parse(hidden));
     for (Check check : file.work().bench().checks()) {
       boolean walked = check.round().equals(begins) || check.round().startsWith(begins + ".");
       if (walked && !check.measure().words().isEmpty()) {
-        double seen =
-            check
-                .probing()
-                .readOn(
-                    setup ->
-                        solved.computeIfAbsent(
-                            setup, s -> s.solve(file.rig(), file.work().harness().plan(), faults)));
+        double seen = rig.read(check);
         bench.record(
             file,
             check,

@@ -4,14 +4,16 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import org.jexel.app.job.JobFile;
+import org.jexel.core.check.FaultyRig;
+import org.jexel.core.check.Setup;
+import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultCatalog;
 import org.jexel.core.network.KnownFault;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.NetworkException;
-import org.jexel.core.network.RigNetwork;
+import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigState;
-import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jspecify.annotations.Nullable;
 
@@ -41,17 +43,11 @@ record WhatIf(
     RigState held = new RigState(on, 1, 1, 1);
     List<Fault> there = chosen < 0 ? List.of() : List.of(faults.get(chosen).fault());
     try {
-      Solution whole =
-          RigNetwork.of(file.rig(), file.work().harness().plan(), held).network().solve();
-      Solution faulty =
-          RigNetwork.of(file.rig(), file.work().harness().plan(), held, there).network().solve();
-      return new WhatIf(
-          StateWord.values(),
-          on,
-          faults,
-          chosen,
-          Lit.of(file.work().harness().plan(), faulty, whole),
-          null);
+      Setup setup = new Setup(Setup.Kind.RIG, held, null);
+      Harness plan = file.work().harness().plan();
+      Readout whole = FaultyRig.of(file.rig(), plan, List.of()).in(setup);
+      Readout faulty = FaultyRig.of(file.rig(), plan, there).in(setup);
+      return new WhatIf(StateWord.values(), on, faults, chosen, Lit.of(plan, faulty, whole), null);
     } catch (NetworkException e) {
       return new WhatIf(StateWord.values(), on, faults, chosen, List.of(), e.getMessage());
     }

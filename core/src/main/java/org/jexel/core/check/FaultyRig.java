@@ -19,6 +19,7 @@ import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.rig.Rig;
 
 /**
  * A rig with faults as every check finds it. Whatever was switched on before somebody came to look
@@ -82,8 +83,26 @@ public final class FaultyRig {
     }
   }
 
+  /** A rig of which nothing else is solved. */
+  public static FaultyRig of(Rig rig, Harness harness, List<Fault> faults) {
+    List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+    Map<Setup, FaultSolver> solvers = new HashMap<>();
+    return new FaultyRig(
+        RigNetwork.whole(rig, harness),
+        harness,
+        faults,
+        setup ->
+            solvers.computeIfAbsent(
+                setup, s -> new FaultSolver(s.network(rig, harness, signal).network())));
+  }
+
+  /** How it stands in a setup. */
+  public Readout in(Setup setup) {
+    return solved(setup);
+  }
+
   /** The faults, and the fuses that they blew. */
-  private List<Fault> standing() {
+  public List<Fault> standing() {
     List<Fault> all = new ArrayList<>(faults);
     blown.forEach(fuse -> all.add(Fault.of(Fault.Kind.OPEN, fuse)));
     return all;

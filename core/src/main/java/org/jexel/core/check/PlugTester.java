@@ -13,9 +13,9 @@ import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Led;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.Network;
+import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
-import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
 
@@ -54,11 +54,10 @@ public record PlugTester(Pin pin, double brightness) {
         lit.add(pin);
       }
     }
-    Solution solution =
-        faults.isEmpty()
-            ? network.solve()
-            : new FaultSolver(network)
-                .factored(FaultSolver.changes(RigNetwork.whole(rig, harness), faults));
+    List<Fault> standing = FaultyRig.of(rig, harness, faults).standing();
+    Readout solution =
+        new FaultSolver(network)
+            .solve(FaultSolver.changes(RigNetwork.whole(rig, harness), standing));
     return lit.stream()
         .map(
             pin ->

@@ -8,11 +8,8 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
-import org.jexel.core.network.FaultSolver;
-import org.jexel.core.network.Network;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
-import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
 import org.jspecify.annotations.Nullable;
@@ -75,18 +72,6 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
         yield network;
       }
     };
-  }
-
-  /**
-   * The rig in this setup, solved with faults; those of parts that are not in it change nothing.
-   */
-  public Solution solve(Rig rig, Harness harness, List<Fault> faults) {
-    List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
-    Network network = network(rig, harness, signal).network();
-    return faults.isEmpty()
-        ? network.solve()
-        : new FaultSolver(network)
-            .factored(FaultSolver.changes(RigNetwork.whole(rig, harness), faults));
   }
 
   private void metered(Rig rig, RigNetwork network) {

@@ -123,6 +123,15 @@ final class FaultyReadout implements Readout {
   }
 
   @Override
+  public boolean has(String name) {
+    boolean gone =
+        changes.stream()
+            .anyMatch(
+                c -> c.before() != null && c.after() == null && c.before().name().equals(name));
+    return network.has(name) && !gone;
+  }
+
+  @Override
   public double amps(String name) {
     Element element = network.has(name) ? standing(name) : null;
     if (element == null) {

@@ -22,15 +22,14 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
   private static final double DIM = 0.65;
 
   /** Every lamp of a harness, faulty beside whole. */
-  public static List<Lit> of(Harness harness, Solution faulty, Solution whole) {
+  public static List<Lit> of(Harness harness, Readout faulty, Readout whole) {
     List<Lit> lit = new ArrayList<>();
     for (Load load : harness.loads()) {
       if (load.lamp()) {
-        boolean there = faulty.network().has(load.name());
         lit.add(
             new Lit(
                 load,
-                there ? faulty.across(load.name()) : 0,
+                faulty.has(load.name()) ? faulty.volts(load.feed(), load.back()) : 0,
                 faulty.brightness(load.name()),
                 whole.brightness(load.name())));
       }

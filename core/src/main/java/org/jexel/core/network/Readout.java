@@ -21,6 +21,9 @@ public interface Readout {
   /** Resistance of a part by itself, taken off its leads, Ω; infinite for one that is gone. */
   double ohms(String part);
 
+  /** Whether a part is there. */
+  boolean has(String element);
+
   /** Visible output of a lamp as a share of its rated one; 0 for one that is gone. */
   double brightness(String lamp);
 }

@@ -77,6 +77,11 @@ public final class Solution implements Readout {
   }
 
   @Override
+  public boolean has(String element) {
+    return network.has(element);
+  }
+
+  @Override
   public double brightness(String lamp) {
     return network.has(lamp) ? Lit.brightness(network.element(lamp), across(lamp)) : 0;
   }

@@ -17,6 +17,7 @@ import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.Lit;
+import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
@@ -173,12 +174,29 @@ class AtTheBenchTest {
   void aSetupSolvesWithFaultsOfPartsThatItHas() {
     Setup tail = Setup.rig(StateWord.TAIL);
     Fault lost = Fault.parse("open:wire_cord_earth").get(0);
-    double whole = tail.solve(RIG, HARNESS, List.of()).amps("wire_cord_earth");
-    assertThat(Math.abs(whole)).isGreaterThan(1);
-    assertThat(tail.solve(RIG, HARNESS, List.of(lost)).network().has("wire_cord_earth")).isFalse();
+    FaultyRig sound = FaultyRig.of(RIG, HARNESS, List.of());
+    assertThat(Math.abs(sound.in(tail).amps("wire_cord_earth"))).isGreaterThan(1);
+    FaultyRig off = FaultyRig.of(RIG, HARNESS, List.of(lost));
+    assertThat(off.in(tail).has("wire_cord_earth")).isFalse();
+    assertThat(off.in(tail).amps("wire_cord_earth")).isZero();
+    assertThat(off.in(tail).has("wire_cord_tail")).isTrue();
     Fault dead = Fault.of(Fault.Kind.OPEN, RigNetwork.CONTROLLER);
     Setup bench = Setup.bench(PinFunction.TAIL);
-    assertThat(bench.solve(RIG, HARNESS, List.of(dead)).amps(RigNetwork.BENCH))
-        .isCloseTo(bench.solve(RIG, HARNESS, List.of()).amps(RigNetwork.BENCH), within(1e-6));
+    assertThat(FaultyRig.of(RIG, HARNESS, List.of(dead)).in(bench).amps(RigNetwork.BENCH))
+        .isCloseTo(sound.in(bench).amps(RigNetwork.BENCH), within(1e-6));
+  }
+
+  /** What a chafe blew is dark on the drawing and on the tester, not lit by what it draws. */
+  @Test
+  void aCircuitWhoseFuseAChafeBlewIsDark() {
+    List<Fault> chafed = Fault.parse("short:box_tail:0.05");
+    FaultyRig rig = FaultyRig.of(RIG, HARNESS, chafed);
+    assertThat(rig.standing()).contains(Fault.of(Fault.Kind.OPEN, "fuse_tail"));
+    Readout tail = rig.in(Setup.rig(StateWord.TAIL));
+    assertThat(tail.amps("short_box_tail")).isCloseTo(0, within(1e-6));
+    assertThat(PlugTester.lamps(RIG, HARNESS, Set.of(StateWord.TAIL), chafed))
+        .filteredOn(lamp -> lamp.pin().function() == PinFunction.TAIL)
+        .allMatch(PlugTester::dark)
+        .isNotEmpty();
   }
 }

@@ -223,9 +223,7 @@ class WholeSheetTest {
 
   private static double read(Rig rig, String check, String... faults) {
     List<Fault> hidden = Fault.parse(String.join(",", faults));
-    return check(rig, check)
-        .probing()
-        .readOn(setup -> setup.solve(rig, Stand.harness(rig), hidden));
+    return FaultyRig.of(rig, Stand.harness(rig), hidden).read(check(rig, check));
   }
 
   /** R = ρ·L/A out of the harness's own spans, and its joints; the pin is not on the way. */
