@@ -50,7 +50,7 @@ public record Check(
   public enum Group {
     SUPPLY("Supply", true),
     SOCKET("Vehicle's socket, no load", true),
-    FUSES("Vehicle's own fuses and lamps", false),
+    FUSES("Vehicle's own fuses", false),
     LOADED("At the connector, plug in", true),
     BENCH("Trailer alone on a bench supply", false),
     BOX("At the junction box", false),

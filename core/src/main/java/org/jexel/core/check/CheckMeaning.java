@@ -2,6 +2,7 @@ package org.jexel.core.check;
 
 import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.network.LampPins;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 
@@ -41,12 +42,13 @@ final class CheckMeaning {
                   ? "The trailer draws too little: a lamp, a magnet or a joint is missing."
                   : "The trailer draws too much: something is chafed, shorted or joined to it.";
       case FUSES ->
-          check.measure() == Measure.GLOW
-              ? "The vehicle's own lamps differ as well: what is wrong lies ahead of the socket, or a current that finds no earth on the trailer comes back through them."
-              : "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
+          "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
       case MOVED ->
           "It makes and breaks where your hand is: open it there, clean or renew the contact, and move it again.";
-      case SEEN -> "Not as computed for this state. The fault finder weighs what can explain it.";
+      case SEEN ->
+          check.function() != null && check.probing().red().equals(LampPins.own(check.function()))
+              ? "The vehicle's own lamps differ as well: what is wrong lies ahead of the socket, or a current that finds no earth on the trailer comes back through them."
+              : "Not as computed for this state. The fault finder weighs what can explain it.";
       case SUPPLY ->
           SupplyFinding.of(reading)
               .map(SupplyFinding::words)

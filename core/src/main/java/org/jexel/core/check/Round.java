@@ -42,9 +42,7 @@ public record Round(List<Check> checks) {
   public String title() {
     String state = first().state().replaceFirst("\\.$", "");
     return switch (first().measure()) {
-      case GLOW ->
-          (first().group() == Check.Group.FUSES ? "Vehicle's own lamps: " : "Look round: ")
-              + Phrase.within(state);
+      case GLOW -> "Look round: " + Phrase.within(state);
       case TURNING -> "Turn each braked wheel by hand";
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();

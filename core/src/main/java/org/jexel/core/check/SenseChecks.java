@@ -20,6 +20,7 @@ import org.jexel.core.rig.RigField;
  */
 final class SenseChecks {
   private static final String NO_LEAD = "–";
+  private static final String WALK = "Once round trailer and vehicle, lenses shaded by a hand";
   private static final double AT_THE_FUSES = 3;
   private static final double ROUND = 1.5;
   private static final double WITH_HELPER = 2;
@@ -46,7 +47,6 @@ final class SenseChecks {
     LampFeed feed = rig.sheet().choice(RigField.LAMP_FEED, LampFeed.class);
     SenseChecks senses = new SenseChecks(feed, harness, maker);
     senses.fuses();
-    senses.ownLamps();
     senses.lamps();
     senses.brakes();
     return senses.checks;
@@ -74,29 +74,6 @@ final class SenseChecks {
     }
   }
 
-  /** They hang on the same circuits: what dims both lies ahead of the socket. */
-  private void ownLamps() {
-    for (PinFunction function : LoadedChecks.circuits(harness)) {
-      if (feed.sharesBulbs()) {
-        StateWord word = LoadedChecks.word(function);
-        checks.add(
-            maker.make(
-                new CheckMaker.Words(
-                    new CheckId("own." + word.word(), Nodes.id(function)),
-                    "Vehicle's own lamps: " + part(function),
-                    Check.Group.FUSES,
-                    function,
-                    LoadedChecks.held(word),
-                    "Behind the vehicle",
-                    "your eye",
-                    NO_LEAD,
-                    "Its own bulbs hang on the same circuit: what dims them as well lies ahead of the socket, and a trailer's current that finds no earth comes back through them.",
-                    ROUND),
-                new Probing(Setup.rig(word), Measure.GLOW, LampPins.own(function), "")));
-      }
-    }
-  }
-
   /** A module has no fuse for each of its outputs. */
   private boolean fused(PinFunction function) {
     return feed.sharesBulbs() || function == PinFunction.BRAKE || function == PinFunction.CHARGE;
@@ -111,7 +88,29 @@ final class SenseChecks {
       harness.loads().stream()
           .filter(load -> load.lamp() && told(load, state))
           .forEach(load -> look(load, state));
+      if (feed.sharesBulbs() && state.length == 1) {
+        ownLamps(state[0]);
+      }
     }
+  }
+
+  /** They hang on the same circuits and are passed on the same walk. */
+  private void ownLamps(StateWord word) {
+    PinFunction function = PinFunction.valueOf(word.name());
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                new CheckId("look." + word.word(), LampPins.own(function)),
+                "Look: Vehicle's own lamps, " + part(function),
+                Check.Group.SEEN,
+                function,
+                LoadedChecks.held(word),
+                WALK,
+                "your eye",
+                NO_LEAD,
+                "What dims the vehicle's own bulbs as well lies ahead of the socket, and a trailer's current that finds no earth comes back through them.",
+                ROUND),
+            new Probing(Setup.rig(word), Measure.GLOW, LampPins.own(function), "")));
   }
 
   /**
@@ -136,7 +135,7 @@ final class SenseChecks {
                 Check.Group.SEEN,
                 load.function(),
                 LoadedChecks.held(state),
-                "Once round the trailer, lenses shaded by a hand",
+                WALK,
                 "your eye",
                 NO_LEAD,
                 "A lamp that glows when it should not shares somebody's return.",

@@ -54,7 +54,6 @@ class SheetLinesTest {
                 Map.entry("supply", 1L),
                 Map.entry("socket", 3L),
                 Map.entry("fuse", 3L),
-                Map.entry("own", 3L),
                 // Plug, cord, box and looms moved, with an eye on tail, left and right.
                 Map.entry("moved", 4 * 3L),
                 Map.entry("loaded", 4L),
@@ -66,7 +65,7 @@ class SheetLinesTest {
                 Map.entry("lamp", 11L),
                 Map.entry("return", 11L),
                 // Eleven by tail; the four rear ones in each of five other states.
-                Map.entry("look", 31L)));
+                Map.entry("look", 34L)));
   }
 
   @Test
@@ -107,9 +106,12 @@ class SheetLinesTest {
             "lamp_left_rear_left",
             "lamp_right_rear_right",
             "lamp_stop_rear_left",
-            "lamp_stop_rear_right");
-    assertThat(round(Rigs.unbraked(), "look.left")).hasSize(4).doesNotContain("lamp_tail_plate");
-    assertThat(round(Rigs.unbraked(), "look.tail")).hasSize(11).contains("lamp_tail_plate");
+            "lamp_stop_rear_right",
+            // The vehicle's own bulbs hang on the same circuit, and are passed on the same walk.
+            "own_stop");
+    assertThat(round(Rigs.twoAxles(RigField.LAMP_FEED, "MODULE"), "look.left")).hasSize(4);
+    assertThat(round(Rigs.unbraked(), "look.left")).hasSize(4 + 1).doesNotContain("lamp_tail_plate");
+    assertThat(round(Rigs.unbraked(), "look.tail")).hasSize(11 + 1).contains("lamp_tail_plate");
     assertThat(check(seven, "look.left.lamp_left_rear_left").title()).endsWith("indicator part");
     assertThat(check(Rigs.unbraked(), "look.left.lamp_left_rear_left").title())
         .endsWith("stop and indicator part");
@@ -195,7 +197,7 @@ class SheetLinesTest {
         "breakaway.pulled; 12.8; a magnet is off",
         "brake.rest; 1.5; nobody asks to",
         "wakes.controller; 0; no stop signal",
-        "own.tail.tail; 0; ahead of the socket",
+        "look.tail.own_tail; 0; ahead of the socket",
         "brake.resistance; live; live with the plug out",
         "brake.resistance; 17; Open",
         "brake.resistance; 16; magnet or a wheel",
@@ -255,7 +257,7 @@ class SheetLinesTest {
     assertThat(rounds.get("brake.volts").words()).isFalse();
     assertThat(rounds.get("brake.volts").minutes()).isEqualTo(3);
     assertThat(rounds.get("turns").words()).isTrue();
-    assertThat(Stream.of("turns", "hums", "fuse", "wakes", "look.tail", "own.tail", "brake.volts"))
+    assertThat(Stream.of("turns", "hums", "fuse", "wakes", "look.tail", "brake.volts"))
         .extracting(id -> rounds.get(id).title())
         .containsExactly(
             "Turn each braked wheel by hand",
@@ -263,7 +265,6 @@ class SheetLinesTest {
             "Look at the fuses of the socket",
             "The controller wakes with the pedal",
             "Look round: tail lamps on",
-            "Vehicle's own lamps: tail lamps on",
             "Brake pin, full lever, brakes joined");
   }
 
