@@ -103,6 +103,10 @@ class FinderWalkTest {
         + "'Breakaway pin part-way out', 5",
     "Dead charge pin, ELECTRIC, 1, 'Nothing on one pin. Socket pin 4, charge',"
         + "'Fuse open: charge', 6",
+    "Tail run chafed and its fuse blown, NONE, 1, 'A fuse is blown, or blows again',"
+        + "'Chafed to the frame', 6",
+    "Left indicator that comes and goes, NONE, 1, 'It comes and goes. Press the plug in its socket',"
+        + "'Loose, makes and breaks: left pin', 4",
     "Converted with brown and green exchanged, NONE, 2, '', 'Exchanged at the box: tail and right', 5"
   })
   void aHiddenFaultIsSolvedByTheNextCheckOnly(

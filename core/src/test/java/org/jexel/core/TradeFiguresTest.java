@@ -122,7 +122,7 @@ class TradeFiguresTest {
     "FUSE_OPEN, 2",
     "EXCHANGED, 1.5",
     "CHAFED, 1.5",
-    "LOOSE, 1.5",
+    "STRANDS_BROKEN, 3",
     "WRONG_LAMP, 1",
     "EXCHANGED_AT_LAMP, 1"
   })

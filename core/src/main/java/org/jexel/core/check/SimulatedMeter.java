@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class SimulatedMeter {
   private static final double MISTAKEN = 0.01;
+  private static final double MISSED = 0.1;
 
   private final Rig rig;
   private final Harness harness;
@@ -58,7 +59,10 @@ public final class SimulatedMeter {
     int words = measure.words().size();
     if (words > 0) {
       value = Math.round(value);
-      if (noise.nextDouble() < MISTAKEN) {
+      if (measure == Measure.MOVING) {
+        // It can be missed, not imagined.
+        return value > 0 && noise.nextDouble() < MISSED ? 0 : value;
+      } else if (noise.nextDouble() < MISTAKEN) {
         value += noise.nextBoolean() ? 1 : -1;
       }
       return Math.max(0, Math.min(words - 1, value));

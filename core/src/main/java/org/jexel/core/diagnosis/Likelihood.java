@@ -15,6 +15,12 @@ final class Likelihood {
   /** One look in so many is called by another word than the eye saw. */
   private static final double MISCALLED = 0.04;
 
+  /** A lamp that goes out under the hand is missed so often, while somebody looks elsewhere. */
+  private static final double MISSED = 0.1;
+
+  /** Nobody sees one go out that stays on, but for a bump of the hand elsewhere. */
+  private static final double IMAGINED = 0.002;
+
   /** Of those, by the neighbouring word. */
   private static final double NEIGHBOURING = 0.9;
 
@@ -59,6 +65,10 @@ final class Likelihood {
    * @param truth place on the scale of words, in between where either may be said
    */
   static double word(Measure measure, double truth, double said) {
+    if (measure == Measure.MOVING) {
+      double breaks = truth > 0.5 ? 1 - MISSED : IMAGINED;
+      return said > 0.5 ? breaks : 1 - breaks;
+    }
     int last = measure.words().size() - 1;
     long word = Math.round(said);
     double above = word == last ? 1 : normal((word + 0.5 - truth) / EYE);

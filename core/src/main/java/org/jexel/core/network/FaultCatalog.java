@@ -65,7 +65,7 @@ public final class FaultCatalog {
     LampFaults.add(rig, harness, list, 4);
     list.weigh(1.5);
     catalog.conductors();
-    catalog.loose();
+    catalog.loose(3, 1);
     list.weigh(2);
     SupplyFaults.add(harness, list);
     return list.faults();
@@ -124,9 +124,15 @@ public final class FaultCatalog {
     }
   }
 
-  /** What makes and breaks as it is moved: pins, cores of the cord, rings and splices. */
-  private void loose() {
+  /**
+   * What makes and breaks as it is moved.
+   *
+   * @param moving weight of pins and of the cord's cores, which are moved on every journey
+   * @param still of rings and splices
+   */
+  private void loose(double moving, double still) {
     for (Joint joint : harness.joints()) {
+      list.weigh(joint.kind() == Joint.Kind.PIN ? moving : still);
       if (joint.kind() == Joint.Kind.PIN) {
         list.add(
             Fault.of(Fault.Kind.LOOSE, joint.name()), Trouble.LOOSE, new AtPin(joint.function()));
@@ -134,6 +140,7 @@ public final class FaultCatalog {
         list.add(Fault.of(Fault.Kind.LOOSE, joint.name()), Trouble.LOOSE, new AtJoint(joint));
       }
     }
+    list.weigh(moving);
     for (PinFunction core : cores()) {
       list.add(
           Fault.of(Fault.Kind.LOOSE, Nodes.core(core)),

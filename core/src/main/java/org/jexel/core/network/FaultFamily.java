@@ -47,6 +47,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     CHAFED("Chafed to the frame"),
     EXCHANGED("Exchanged at the box"),
     EXCHANGED_AT_LAMP("Feeds exchanged at the lamp"),
+    FEED_AND_RETURN("Feed and return exchanged"),
     TOUCH_IN_LAMP("Feeds touch in the lamp"),
     TOUCH("Touch in the box"),
     TOUCH_AT_SOCKET("Touch at the socket"),

@@ -1,14 +1,19 @@
 package org.jexel.core.network;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Duty;
+import org.jexel.core.harness.FramePoint;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
+import org.jexel.core.harness.Span;
+import org.jexel.core.network.FaultFamily.AlongRun;
 import org.jexel.core.network.FaultFamily.OfFeeds;
 import org.jexel.core.network.FaultFamily.OfLamp;
 import org.jexel.core.network.FaultFamily.OfVehicle;
@@ -47,6 +52,7 @@ final class LampFaults {
     list.weigh(worn / 4);
     faults.wrong();
     faults.atOneLamp();
+    faults.feedAndReturn();
     faults.ofTheVehicle();
   }
 
@@ -109,6 +115,34 @@ final class LampFaults {
         }
       }
     }
+  }
+
+  /**
+   * Two runs that end at one place of the frame and have changed places there. A magnet does not
+   * mind, a diode lamp stays dark, and a lamp of two filaments has a live return.
+   */
+  private void feedAndReturn() {
+    Map<FramePoint, Span> returns = new HashMap<>();
+    for (Span span : harness.spans()) {
+      if (span.duty() == Duty.RUN && span.function() == PinFunction.EARTH) {
+        returns.put(end(span), span);
+      }
+    }
+    for (Span span : harness.spans()) {
+      if (span.duty() == Duty.RUN && span.function() != PinFunction.EARTH) {
+        Span back = returns.get(end(span));
+        if (back != null) {
+          list.add(
+              Fault.between(Fault.Kind.EXCHANGED, Nodes.wire(span.to()), Nodes.wire(back.to())),
+              Trouble.FEED_AND_RETURN,
+              new AlongRun(span));
+        }
+      }
+    }
+  }
+
+  private static FramePoint end(Span span) {
+    return span.path().get(span.path().size() - 1);
   }
 
   private void ofTheVehicle() {

@@ -110,7 +110,9 @@ class SheetLinesTest {
             // The vehicle's own bulbs hang on the same circuit, and are passed on the same walk.
             "own_stop");
     assertThat(round(Rigs.twoAxles(RigField.LAMP_FEED, "MODULE"), "look.left")).hasSize(4);
-    assertThat(round(Rigs.unbraked(), "look.left")).hasSize(4 + 1).doesNotContain("lamp_tail_plate");
+    assertThat(round(Rigs.unbraked(), "look.left"))
+        .hasSize(4 + 1)
+        .doesNotContain("lamp_tail_plate");
     assertThat(round(Rigs.unbraked(), "look.tail")).hasSize(11 + 1).contains("lamp_tail_plate");
     assertThat(check(seven, "look.left.lamp_left_rear_left").title()).endsWith("indicator part");
     assertThat(check(Rigs.unbraked(), "look.left.lamp_left_rear_left").title())

@@ -312,6 +312,9 @@ final class Yard {
     }
     double value = truth(check);
     List<String> words = check.measure().words();
+    if (check.measure() == Measure.MOVING) {
+      return value > 0 ? (noise.nextInt(10) == 0 ? 0 : 1) : noise.nextInt(500) == 0 ? 1 : 0;
+    }
     if (!words.isEmpty()) {
       // Between two words either may be said.
       double word = value == Math.rint(value) ? value : Math.floor(value) + noise.nextInt(2);

@@ -170,6 +170,7 @@ class FaultEditTest {
         .contains(
             "A lamp of the other kind: Plate lamp, left, tail",
             "Feeds exchanged at the lamp: Rear lamp, left, tail and left",
+            "Feed and return exchanged: tail, left, towards Plate lamp, left",
             "Feeds touch in the lamp: Rear lamp, right, tail and right",
             "Burnt out: the vehicle's own lamps, tail");
     Rig module = Rigs.twoAxles(RigField.LAMP_FEED, "MODULE");
