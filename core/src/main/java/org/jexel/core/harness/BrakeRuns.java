@@ -34,10 +34,10 @@ final class BrakeRuns {
     BrakeFeed feed = rig.sheet().choice(RigField.BRAKE_FEED, BrakeFeed.class);
     int[] axles = rig.brakedAxles();
     if (feed == BrakeFeed.TRUNK) {
-      runs.trunk(axles, Side.LEFT, "", true);
+      runs.trunk(axles, Side.LEFT, Optional.empty());
     } else {
       for (Side side : Side.values()) {
-        runs.trunk(axles, side, ", " + side.label(), false);
+        runs.trunk(axles, side, Optional.of(side));
       }
       if (feed == BrakeFeed.RING) {
         runs.close(axles[axles.length - 1]);
@@ -52,24 +52,34 @@ final class BrakeRuns {
   }
 
   /** Along one rail from axle to axle, with a branch to the wheels there. */
-  private void trunk(int[] axles, Side rail, String name, boolean bothWheels) {
+  private void trunk(int[] axles, Side rail, Optional<Side> served) {
     FramePoint from = frame.part(Frame.BOX);
     for (int axle : axles) {
       FramePoint under = frame.underRail(axle, rail);
-      both(name, Duty.TRUNK, new RouteTree(frame, from).way(under));
+      both(served, Duty.TRUNK, new RouteTree(frame, from).way(under));
       for (Side side : Side.values()) {
-        if (side == rail || bothWheels) {
-          both(name, Duty.ACROSS, new RouteTree(frame, under).way(frame.wheel(axle, side)));
+        if (side == rail || served.isEmpty()) {
+          both(served, Duty.ACROSS, new RouteTree(frame, under).way(frame.wheel(axle, side)));
         }
       }
       from = under;
     }
   }
 
-  private void both(String name, Duty duty, List<FramePoint> way) {
+  private void both(Optional<Side> served, Duty duty, List<FramePoint> way) {
     RouteTree.Limb limb = new RouteTree.Limb(way);
-    wiring.limb("brake" + name, PinFunction.BRAKE, duty, LIVE, limb);
-    wiring.limb("brake return" + name, PinFunction.EARTH, duty, RETURN, limb);
+    wiring.limb(
+        new Branch(Branch.Way.FEED, PinFunction.BRAKE, served),
+        PinFunction.BRAKE,
+        duty,
+        LIVE,
+        limb);
+    wiring.limb(
+        new Branch(Branch.Way.BRAKE_RETURN, PinFunction.EARTH, served),
+        PinFunction.EARTH,
+        duty,
+        RETURN,
+        limb);
   }
 
   /** The link across the rear axle that makes a ring of two runs. */
@@ -80,7 +90,7 @@ final class BrakeRuns {
     for (PinFunction function : List.of(PinFunction.BRAKE, PinFunction.EARTH)) {
       boolean live = function == PinFunction.BRAKE;
       String conductor = live ? LIVE : RETURN;
-      String circuit = live ? "brake, ring" : "brake return, ring";
+      Branch branch = Branch.of(live ? Branch.Way.RING : Branch.Way.RING_RETURN, function);
       String end = Nodes.at(conductor, "ring");
       for (FramePoint point : List.of(left, right)) {
         String at = end + (point == left ? "_left" : "_right");
@@ -88,7 +98,7 @@ final class BrakeRuns {
         wiring.joints.add(
             new Joint(
                 Nodes.joint(at),
-                "splice, " + circuit,
+                "splice, " + branch.label(),
                 function,
                 Duty.ACROSS,
                 Optional.of(point),
@@ -99,7 +109,7 @@ final class BrakeRuns {
       }
       wiring.spans.add(
           new Span(
-              circuit,
+              branch,
               function,
               Duty.ACROSS,
               end + "_left",

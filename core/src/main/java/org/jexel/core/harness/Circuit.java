@@ -9,7 +9,7 @@ import org.jexel.core.quantity.Verdict;
 /**
  * One circuit of the plan, as a line of the harness table.
  *
- * @param name what it is called
+ * @param branch which conductors it has
  * @param function its pin
  * @param length all of its live conductor, m
  * @param sizes its wire sizes from the source on
@@ -23,7 +23,7 @@ import org.jexel.core.quantity.Verdict;
  * @param sum how the drop was found
  */
 public record Circuit(
-    String name,
+    Branch branch,
     PinFunction function,
     double length,
     List<String> sizes,
@@ -41,6 +41,11 @@ public record Circuit(
         rulings.stream()
             .sorted(Comparator.comparing(Ruling::verdict).reversed().thenComparing(Ruling::law))
             .toList();
+  }
+
+  /** What it is called. */
+  public String name() {
+    return branch.label();
   }
 
   /** Whether it keeps every law of ratings and its drop. */

@@ -37,16 +37,16 @@ final class CircuitTable {
   /**
    * @param buy by circuit, sizes that would fit and are not on the shelf
    */
-  List<Circuit> lines(List<Span> spans, Map<String, String> buy) {
+  List<Circuit> lines(List<Span> spans, Map<Branch, String> buy) {
     return spans.stream()
-        .map(Span::circuit)
+        .map(Span::branch)
         .distinct()
-        .map(name -> line(name, spans, buy.getOrDefault(name, "")))
+        .map(branch -> line(branch, spans, buy.getOrDefault(branch, "")))
         .toList();
   }
 
-  private Circuit line(String name, List<Span> spans, String buy) {
-    List<Span> own = spans.stream().filter(span -> span.circuit().equals(name)).toList();
+  private Circuit line(Branch branch, List<Span> spans, String buy) {
+    List<Span> own = spans.stream().filter(span -> span.branch().equals(branch)).toList();
     PinFunction function = own.get(0).function();
     boolean back = function == PinFunction.EARTH;
     List<Load> through =
@@ -55,7 +55,7 @@ final class CircuitTable {
     double load = own.stream().mapToDouble(span -> amps.getOrDefault(span, 0.0)).max().orElse(0);
     double drop = 0;
     double limit = FullLoad.limit(function);
-    Sum sum = idle(name);
+    Sum sum = idle(branch.label());
     if (!through.isEmpty()) {
       Predicate<Span> part = span -> !back || span.function() == PinFunction.EARTH;
       Load far =
@@ -66,7 +66,7 @@ final class CircuitTable {
       limit = FullLoad.limit(far.function());
       Predicate<Span> counted = FullLoad.counts(far).and(part);
       List<Span> loop = spans.stream().filter(s -> counted.test(s) && now.passes(far, s)).toList();
-      sum = sum(name, far, loop, drop, back);
+      sum = sum(branch.label(), far, loop, drop, back);
     }
     String bound = own.stream().map(binding).distinct().collect(Collectors.joining(", "));
     List<Ruling> rulings = new ArrayList<>(law.of(own));
@@ -75,7 +75,7 @@ final class CircuitTable {
     }
     BreakerChoice breaker = law.breakers().get(function);
     return new Circuit(
-        name,
+        branch,
         function,
         own.stream().mapToDouble(Span::length).sum(),
         own.stream().map(span -> span.size().label()).distinct().toList(),

@@ -78,16 +78,16 @@ public final class HarnessPlanner {
 
   /** From the battery's end to the box: vehicle, pin, cord, and the cord's end in the box. */
   private void crossing(PinFunction function, String root) {
-    String name = function == PinFunction.EARTH ? "earth" : function.label();
+    Branch branch = Branch.feed(function);
     double run = rig.sheet().si(RigField.FEED_RUN);
     if (function == PinFunction.BRAKE) {
       ControllerKind kind = rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
       double at = kind == ControllerKind.WIRELESS ? AT_THE_SOCKET : AT_THE_DASH;
-      wiring.span(name, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, at * run);
+      wiring.span(branch, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, at * run);
       root = Harness.CONTROLLER_OUT;
       run = (1 - at) * run;
     }
-    wiring.span(name, function, Duty.VEHICLE, root, Nodes.socket(function), run);
+    wiring.span(branch, function, Duty.VEHICLE, root, Nodes.socket(function), run);
     wiring.join(
         Nodes.pin(function),
         function.label() + " pin",
@@ -98,7 +98,7 @@ public final class HarnessPlanner {
         Nodes.plug(function),
         Joint.Kind.PIN);
     double cord = rig.sheet().si(RigField.BOX_X) + rig.sheet().si(RigField.CORD_SLACK);
-    wiring.span(name, function, Duty.CORD, Nodes.plug(function), Nodes.cord(function), cord);
+    wiring.span(branch, function, Duty.CORD, Nodes.plug(function), Nodes.cord(function), cord);
     wiring.join(
         Nodes.cordJoint(function),
         "cord's end, " + function.label(),
@@ -117,7 +117,7 @@ public final class HarnessPlanner {
             .toList();
     if (!fed.isEmpty()) {
       crossing(function, Nodes.switched(function));
-      web(function.label(), function, fed);
+      web(Branch.feed(function), fed);
       fed.forEach(lamp -> lampLoad(lamp, function));
     }
   }
@@ -141,7 +141,7 @@ public final class HarnessPlanner {
 
   private void returns() {
     if (rig.sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.OWN_CONDUCTOR) {
-      web("return", PinFunction.EARTH, lamps);
+      web(Branch.of(Branch.Way.RETURN, PinFunction.EARTH), lamps);
       wiring.join(
           Nodes.screw(Frame.BOX),
           "box to frame",
@@ -157,7 +157,8 @@ public final class HarnessPlanner {
   }
 
   /** A conductor from the box to every lamp: one branched web, or a home run each. */
-  private void web(String name, PinFunction function, List<Lamp> fed) {
+  private void web(Branch whole, List<Lamp> fed) {
+    PinFunction function = whole.function();
     String prefix = Nodes.id(function);
     Set<FramePoint> parts = new LinkedHashSet<>();
     // Which sides a conductor serves is known at every point that its lamps' ways pass.
@@ -174,9 +175,8 @@ public final class HarnessPlanner {
     boolean oneSide = fed.stream().map(Lamp::side).distinct().count() == 1;
     for (RouteTree.Limb limb : wiring.homeRuns() ? homes : routes.limbs(parts)) {
       Set<Side> sides = Must.have(serves, limb.to());
-      String circuit =
-          oneSide || sides.size() > 1 ? name : name + ", " + sides.iterator().next().label();
-      wiring.limb(circuit, function, Duty.RUN, prefix, limb);
+      Branch branch = oneSide || sides.size() > 1 ? whole : whole.on(sides.iterator().next());
+      wiring.limb(branch, function, Duty.RUN, prefix, limb);
     }
   }
 
@@ -207,14 +207,14 @@ public final class HarnessPlanner {
     }
     List<FramePoint> way = routes.way(frame.part(Frame.SWITCH));
     wiring.span(
-        "breakaway",
+        Branch.of(Branch.Way.BREAKAWAY, PinFunction.BRAKE),
         PinFunction.BRAKE,
         Duty.BREAKAWAY,
         Harness.BREAKAWAY_PLUS,
         Harness.SWITCH_IN,
         way);
     wiring.span(
-        "breakaway",
+        Branch.of(Branch.Way.BREAKAWAY, PinFunction.BRAKE),
         PinFunction.BRAKE,
         Duty.BREAKAWAY,
         Harness.SWITCH_OUT,

@@ -32,7 +32,7 @@ final class SizeChooser {
   private static final String THICKEST_IN_STOCK = "thickest in stock, and still too thin";
   private static final String THICKEST_TERMINAL = "thickest that its terminals take";
 
-  private record Stretch(String circuit, Duty duty) {}
+  private record Stretch(Branch branch, Duty duty) {}
 
   private final List<WireSize> sizes;
   private final Wiring wiring;
@@ -50,7 +50,7 @@ final class SizeChooser {
 
   static Harness choose(Wiring wiring, List<WireSize> stock) {
     SizeChooser chooser = new SizeChooser(wiring, stock).grown();
-    Map<String, String> buy =
+    Map<Branch, String> buy =
         chooser.binding.containsValue(THICKEST_IN_STOCK) ? toBuy(wiring, stock) : Map.of();
     RatingLaw law = new RatingLaw(chooser.spans, chooser.currents(), wiring.ratings);
     return new Harness(
@@ -64,18 +64,18 @@ final class SizeChooser {
   }
 
   /** What would fit if it could be bought: by circuit, the sizes beyond the shelf. */
-  private static Map<String, String> toBuy(Wiring wiring, List<WireSize> stock) {
+  private static Map<Branch, String> toBuy(Wiring wiring, List<WireSize> stock) {
     WireSize thickest = stock.get(stock.size() - 1);
     List<WireSize> all = new ArrayList<>(stock);
     WireSize.GAUGES.stream().filter(size -> size.area() > thickest.area()).forEach(all::add);
-    Map<String, Set<String>> buy = new HashMap<>();
+    Map<Branch, Set<String>> buy = new HashMap<>();
     for (Span span : new SizeChooser(wiring, all).grown().spans) {
       if (span.size().area() > thickest.area()) {
-        buy.computeIfAbsent(span.circuit(), c -> new LinkedHashSet<>()).add(span.size().label());
+        buy.computeIfAbsent(span.branch(), c -> new LinkedHashSet<>()).add(span.size().label());
       }
     }
-    Map<String, String> words = new HashMap<>();
-    buy.forEach((circuit, labels) -> words.put(circuit, String.join(" and ", labels)));
+    Map<Branch, String> words = new HashMap<>();
+    buy.forEach((branch, labels) -> words.put(branch, String.join(" and ", labels)));
     return words;
   }
 
@@ -216,7 +216,7 @@ final class SizeChooser {
   }
 
   private static Stretch stretch(Span span) {
-    return new Stretch(span.circuit(), span.duty());
+    return new Stretch(span.branch(), span.duty());
   }
 
   private WireSize thickest() {

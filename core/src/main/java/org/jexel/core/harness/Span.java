@@ -6,7 +6,7 @@ import org.jexel.core.connector.PinFunction;
 /**
  * One piece of conductor between two named points, told from the source towards the load.
  *
- * @param circuit the circuit that it belongs to
+ * @param branch of which circuit it is
  * @param function the job of its conductor
  * @param duty where it runs
  * @param from nearer end, a node name
@@ -16,7 +16,7 @@ import org.jexel.core.connector.PinFunction;
  * @param path points on the trailer's frame that it passes; empty in the vehicle and in the cord
  */
 public record Span(
-    String circuit,
+    Branch branch,
     PinFunction function,
     Duty duty,
     String from,
@@ -29,7 +29,12 @@ public record Span(
   }
 
   public Span with(WireSize newSize) {
-    return new Span(circuit, function, duty, from, to, length, newSize, path);
+    return new Span(branch, function, duty, from, to, length, newSize, path);
+  }
+
+  /** The circuit that it belongs to, for people. */
+  public String circuit() {
+    return branch.label();
   }
 
   public double ohms() {

@@ -52,14 +52,14 @@ final class Wiring {
   }
 
   /** One conductor along a limb, joined at its nearer end. */
-  void limb(String circuit, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb) {
+  void limb(Branch branch, PinFunction function, Duty duty, String prefix, RouteTree.Limb limb) {
     boolean fromBox = limb.from().id().equals(Frame.BOX);
     String from = fromBox ? Nodes.box(function) : Nodes.at(prefix, limb.from().id());
     String to = Nodes.at(prefix, limb.to().id());
     String near = Nodes.near(to);
     join(
         Nodes.joint(to),
-        (fromBox ? "in the box, " : "splice, ") + circuit,
+        (fromBox ? "in the box, " : "splice, ") + branch.label(),
         function,
         duty,
         Optional.of(limb.to()),
@@ -72,11 +72,11 @@ final class Wiring {
           new Problem(
               limb.to().id(),
               "%s has no length: its part sits on its own joint. %s is planned; move the part."
-                  .formatted(circuit, "0.1 m (4 in)")));
+                  .formatted(branch.label(), "0.1 m (4 in)")));
     }
     spans.add(
         new Span(
-            circuit,
+            branch,
             function,
             duty,
             near,
@@ -86,9 +86,8 @@ final class Wiring {
             limb.path()));
   }
 
-  void span(
-      String circuit, PinFunction function, Duty duty, String from, String to, double length) {
-    spans.add(new Span(circuit, function, duty, from, to, length, thinnest, List.of()));
+  void span(Branch branch, PinFunction function, Duty duty, String from, String to, double length) {
+    spans.add(new Span(branch, function, duty, from, to, length, thinnest, List.of()));
   }
 
   void join(
@@ -135,13 +134,13 @@ final class Wiring {
 
   /** A conductor with a way of its own. */
   void span(
-      String circuit,
+      Branch branch,
       PinFunction function,
       Duty duty,
       String from,
       String to,
       List<FramePoint> way) {
     double length = RouteTree.length(way);
-    spans.add(new Span(circuit, function, duty, from, to, length, thinnest, way));
+    spans.add(new Span(branch, function, duty, from, to, length, thinnest, way));
   }
 }

@@ -227,8 +227,24 @@ class PresetsTest {
     WireSize size = WireSize.gauge(12, 25);
     List<Span> spans =
         List.of(
-            new Span("live", PinFunction.BRAKE, Duty.TRUNK, "plus", "load", 7.5, size, List.of()),
-            new Span("back", PinFunction.EARTH, Duty.TRUNK, "minus", "end", 7.5, size, List.of()));
+            new Span(
+                Branch.feed(PinFunction.BRAKE),
+                PinFunction.BRAKE,
+                Duty.TRUNK,
+                "plus",
+                "load",
+                7.5,
+                size,
+                List.of()),
+            new Span(
+                Branch.feed(PinFunction.EARTH),
+                PinFunction.EARTH,
+                Duty.TRUNK,
+                "minus",
+                "end",
+                7.5,
+                size,
+                List.of()));
     Load load =
         new Load(
             "magnet",

@@ -76,7 +76,7 @@ class RatingLawTest {
     for (Circuit circuit : harness.circuits()) {
       if (circuit.verdict() == Verdict.HOLDS) {
         for (Span span : harness.spans()) {
-          if (span.circuit().equals(circuit.name())) {
+          if (span.branch().equals(circuit.branch())) {
             boolean shared = span.duty() == Duty.VEHICLE || span.duty() == Duty.CORD;
             double amps = amps(all, span) + (shared ? charge(harness, all, span.function()) : 0);
             assertThat(amps).as(circuit.name()).isLessThanOrEqualTo(span.size().amps() + 1e-6);

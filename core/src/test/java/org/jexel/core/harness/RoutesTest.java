@@ -117,7 +117,11 @@ class RoutesTest {
     Currents currents = new Currents(ring.spans(), ring.joints(), ring.loads());
     List<Double> shares =
         ring.spans().stream()
-            .filter(s -> s.circuit().startsWith("brake,") && s.duty() == Duty.TRUNK)
+            .filter(
+                s ->
+                    s.branch().side().isPresent()
+                        && s.function() == PinFunction.BRAKE
+                        && s.duty() == Duty.TRUNK)
             .filter(s -> currents.passes(far, s))
             .map(s -> currents.of(List.of(far)).get(s) / far.amps())
             .toList();
