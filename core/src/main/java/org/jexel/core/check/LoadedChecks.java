@@ -1,6 +1,7 @@
 package org.jexel.core.check;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
@@ -53,8 +54,13 @@ final class LoadedChecks {
 
   /** What the one in the cab switches on or holds, as a sentence. */
   static String held(StateWord... on) {
+    return on.length == 0 ? "All off." : Phrase.opening(holding(List.of(on))) + ".";
+  }
+
+  /** The same within a sentence. */
+  static String holding(Collection<StateWord> on) {
     List<String> words = new ArrayList<>();
-    for (StateWord word : on) {
+    for (StateWord word : on.stream().sorted().toList()) {
       words.add(
           switch (word) {
             case TAIL -> "tail lamps on";
@@ -67,8 +73,7 @@ final class LoadedChecks {
             default -> word.word();
           });
     }
-    String all = String.join(", ", words);
-    return all.isEmpty() ? "All off." : Phrase.opening(all) + ".";
+    return String.join(", ", words);
   }
 
   private void atTheConnector() {

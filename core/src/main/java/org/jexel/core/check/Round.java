@@ -5,7 +5,6 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.jexel.core.quantity.Phrase;
 
 /**
  * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
@@ -40,9 +39,8 @@ public record Round(List<Check> checks) {
 
   /** What is done, in a few words. */
   public String title() {
-    String state = first().state().replaceFirst("\\.$", "");
     return switch (first().measure()) {
-      case GLOW -> "Look round: " + Phrase.within(state);
+      case GLOW -> "Look round: " + LoadedChecks.holding(first().probing().setup().state().on());
       case TURNING -> "Turn each braked wheel by hand";
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();
