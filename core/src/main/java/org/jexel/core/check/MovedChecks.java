@@ -39,12 +39,14 @@ final class MovedChecks {
                     Check.Group.MOVED,
                     function,
                     "Everything on at once, a helper at "
-                        + (brakes(harness) ? "switches and lever. " : "the switches. ")
+                        + (brakes(harness)
+                            ? "switches and lever, the lever for seconds at a time. "
+                            : "the switches. ")
                         + reach.how(),
                     reach.place(),
                     brake ? "your ear" : "your eye",
                     "–",
-                    "What makes and breaks reads sound at rest. Whatever goes out while you move it is held by what your hand is on.",
+                    "What makes and breaks reads sound at rest. What goes out while you move it is held by what your hand is on; if all of it goes out together, it is the earth.",
                     reach == Reach.LOOM ? UNDER_THE_TRAILER : AT_HAND),
                 new Probing(setup, Measure.MOVING, reach.name(), "")));
       }

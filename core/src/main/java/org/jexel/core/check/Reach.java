@@ -28,7 +28,7 @@ enum Reach {
       "Draw at each joint along the looms",
       "Under the trailer",
       "Loom joints drawn at",
-      "Draw gently at each joint along the looms and at each lamp.");
+      "Wheels chocked, hands clear of axles and springs. Draw gently at each joint along the looms and at each lamp.");
 
   private final String act;
   private final String place;
