@@ -7,6 +7,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 
 /**
  * What makes and breaks reads sound at rest and open the next minute: with everything on, a hand
@@ -35,7 +36,7 @@ final class MovedChecks {
             maker.make(
                 new CheckMaker.Words(
                     new CheckId("moved." + reach.word(), Nodes.id(function)),
-                    reach.title() + ": " + watched(function),
+                    reach.title() + ": " + Phrase.opening(watched(function)),
                     Check.Group.MOVED,
                     function,
                     "Everything on at once, a helper at "
