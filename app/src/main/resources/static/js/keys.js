@@ -8,17 +8,40 @@ const along = (step) => {
   const now = all.indexOf(document.activeElement);
   all[Math.max(0, Math.min(all.length - 1, now < 0 ? 0 : now + step))].focus();
 };
+/* What the next act asks for: its field, the first word that nobody has said, or a button. */
+const NEXT = "jexel.next";
+const asked = (field) => {
+  const word = [...document.querySelectorAll(".card-row.open .round .word")].find(
+    (each) => !each.querySelector("input:checked"),
+  );
+  return (
+    (field && document.getElementById(field)) ||
+    (word && word.querySelector("input[type=radio]")) ||
+    document.querySelector("[data-next]:not([disabled])") ||
+    document.querySelector(".card-row.open :is(input:not([type=hidden]), select, textarea):not([disabled])")
+  );
+};
+const stand = (field) => {
+  if (!field) return;
+  field.focus();
+  if (field.select) field.select();
+};
 const next = () => {
   const act = document.getElementById("next-act");
   if (!act) return;
-  const here = document.querySelector("[data-next]:not([disabled])");
-  if (here && window.location.pathname + window.location.search === act.pathname + act.search) {
-    here.focus();
-    if (here.select) here.select();
+  const { field } = act.dataset;
+  if (window.location.pathname + window.location.search === act.pathname + act.search) {
+    stand(asked(field));
   } else {
+    sessionStorage.setItem(NEXT, field || "");
     act.click();
   }
 };
+const came = sessionStorage.getItem(NEXT);
+if (came !== null) {
+  sessionStorage.removeItem(NEXT);
+  document.addEventListener("DOMContentLoaded", () => stand(asked(came)));
+}
 const sums = () => {
   const all = [...document.querySelectorAll("details.sum")];
   const open = !all.some((sum) => sum.open);
@@ -47,6 +70,16 @@ const acts = {
   "?": () => document.getElementById("keys").showModal(),
 };
 
+/* A station is g and its number. A digit alone belongs to the reading that is open. */
+const GOES_MS = 1500;
+let went = 0;
+const digit = (key) => {
+  const station = document.querySelector(`.rail a[data-key="${key}"]`);
+  const reading = document.getElementById("reading");
+  if (station && Date.now() - went < GOES_MS) station.click();
+  else if (reading) reading.focus();
+};
+
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey) return;
   if (event.key === "Escape" && event.target.blur) event.target.blur();
@@ -54,10 +87,22 @@ document.addEventListener("keydown", (event) => {
   const empty = event.target.id === "reading" && !event.target.value && event.key === "m";
   const typing = "input:not([type=radio]):not([type=checkbox]), select, textarea, dialog";
   if (!empty && event.target.closest(typing)) return;
-  const station = document.querySelector(`.rail a[data-key="${CSS.escape(event.key)}"]`);
-  const act = station ? () => station.click() : acts[event.key];
+  if (/^[0-9]$/.test(event.key)) {
+    digit(event.key);
+    return;
+  }
+  went = event.key === "g" ? Date.now() : 0;
+  const act = acts[event.key];
   if (act) {
     event.preventDefault();
     act();
+  }
+});
+
+/* Whoever changes the units stays where they are. */
+document.addEventListener("submit", (event) => {
+  const { back } = event.target.elements;
+  if (event.target.id === "units-form" && back) {
+    back.value = window.location.pathname + window.location.search + window.location.hash;
   }
 });

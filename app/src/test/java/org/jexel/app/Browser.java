@@ -31,6 +31,9 @@ public final class Browser implements AutoCloseable {
   private static final Pattern REQUESTED =
       Pattern.compile("\"url\":\"((?:https?|wss?)://[^\"]+)\"");
 
+  /** Long: a busy machine is slow at times, and what never comes true is rare. */
+  private static final Duration PATIENCE = Duration.ofSeconds(60);
+
   private final ChromeDriver driver;
   private final String base;
   private final Path profile;
@@ -78,6 +81,12 @@ public final class Browser implements AutoCloseable {
     driver.manage().window().setSize(new Dimension(width, height));
   }
 
+  /** From now on requests to such addresses fail. */
+  public void refuse(String address) {
+    driver.executeCdpCommand("Network.enable", Map.of());
+    driver.executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of(address)));
+  }
+
   public ChromeDriver driver() {
     return driver;
   }
@@ -98,8 +107,7 @@ public final class Browser implements AutoCloseable {
   }
 
   public WebElement at(String css) {
-    return new WebDriverWait(driver, Duration.ofSeconds(10))
-        .until(d -> d.findElement(By.cssSelector(css)));
+    return new WebDriverWait(driver, PATIENCE).until(d -> d.findElement(By.cssSelector(css)));
   }
 
   public boolean has(String css) {
@@ -121,7 +129,7 @@ public final class Browser implements AutoCloseable {
   }
 
   public void await(String what, Soon soon) {
-    new WebDriverWait(driver, Duration.ofSeconds(15))
+    new WebDriverWait(driver, PATIENCE)
         .withMessage(
             () -> what + " at " + path() + (has("#next-act") ? ", next " + text("#next-act") : ""))
         .ignoring(org.openqa.selenium.StaleElementReferenceException.class)

@@ -349,11 +349,12 @@ class EntryTest {
     stop(ref, "7.5", "LOCKED", "24");
     stop(ref, "6", "VERGE", "26");
     assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Confirm gain 6");
-    stop(ref, "6", "FIRM", "26");
+    stop(ref, "6", "VERGE", "26");
     assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Settle on 6");
     electrician.post(
         "/jobs/" + ref + "/road/settle", Map.of("requestKey", UUID.randomUUID().toString()));
-    assertThat(electrician.page("/jobs/" + ref + "/road")).contains("Settled on gain 6");
+    assertThat(electrician.page("/jobs/" + ref + "/road"))
+        .contains("Settled on gain 6, on dry asphalt with ");
     assertThat(electrician.page("/jobs/" + ref + "/handover")).contains("settled by Tamo Berin");
   }
 
@@ -425,6 +426,51 @@ class EntryTest {
     assertThat(response.getContentAsString())
         .contains("value=\"Half filled\"")
         .contains("One, two or three.")
-        .contains("Name the tow vehicle");
+        .contains("Choose one.");
+  }
+
+  /** Whatever else is left out is assumed, and a fault is looked for at once. */
+  @Test
+  void anOutlineAndAWishStartAJobAtItsFirstAct() throws Exception {
+    var started =
+        electrician.post(
+            "/jobs",
+            Map.of("requestKey", UUID.randomUUID().toString(), "kind", "BOX", "wish", "REPAIR"));
+    String at = started.getRedirectedUrl();
+    assertThat(at).endsWith("/bench?card=finder");
+    assertThat(electrician.page(at))
+        .contains("Box: find and mend a fault")
+        .contains("Say what is wrong with it, or take the first look")
+        .contains("name=\"start\"");
+  }
+
+  private Map<String, String> names(String was, String title, String wish) {
+    Map<String, String> typed = new HashMap<>();
+    typed.put("title.was", was);
+    typed.put("title", title);
+    typed.put("wish.was", "ANNUAL");
+    typed.put("wish", wish);
+    return typed;
+  }
+
+  @Test
+  void namesAndWishAreChangedLaterAndNobodyOverwritesUnseen() throws Exception {
+    String ref = electrician.newJob("Renamed", "ELECTRIC", "1");
+    String url = "/jobs/" + ref + "/rig/job";
+    String card = "/jobs/" + ref + "/rig?card=job";
+    String was = "Renamed: annual check";
+    electrician.post(url, names(was, "Hay wagon: looked over", "REPAIR"));
+    assertThat(electrician.page(card))
+        .contains("Hay wagon: looked over", "Find and mend a fault, for Test yard")
+        .contains("Say what is wrong with it");
+    owner.post(url, names(was, "Wagon", "ANNUAL"));
+    assertThat(owner.page(card))
+        .contains("value=\"Wagon\"")
+        .contains("Changed meanwhile to “Hay wagon: looked over”");
+    assertThat(electrician.page("/")).contains("Hay wagon: looked over");
+    owner.post(url, names("Hay wagon: looked over", "Wagon", "ANNUAL"));
+    assertThat(electrician.page(card)).contains("value=\"Wagon\"").doesNotContain("Changed mean");
+    electrician.post(url, names("Wagon", " ", "NONSENSE"));
+    assertThat(electrician.page(card)).contains("A job needs one: now it is “Wagon”");
   }
 }

@@ -183,11 +183,14 @@ class PagesTest {
   }
 
   @Test
-  void theBoardIsSearchedByTitleCustomerAndNumber() throws Exception {
+  void theBoardIsSearchedByTheWordsOfAllThatAJobIsCalled() throws Exception {
     assertThat(viewer.page("/?q=PLANETARIUM")).contains("J1002").doesNotContain("J1003");
     assertThat(viewer.page("/?q=birch")).contains("J1006").doesNotContain("J1002");
     assertThat(viewer.page("/?q=j1004")).contains("Digger");
-    assertThat(viewer.page("/?q=%25")).contains("No job has these letters");
+    assertThat(viewer.page("/?q=blue%20estate")).contains("J1003").doesNotContain("J1002");
+    assertThat(viewer.page("/?q=controller%20%20Meadow%20FLOAT")).contains("J1003");
+    assertThat(viewer.page("/?q=meadow%20planetarium")).contains("No job has these words");
+    assertThat(viewer.page("/?q=%25")).contains("No job has these words");
   }
 
   @Test
@@ -210,7 +213,9 @@ class PagesTest {
   @Test
   void unitsAreAPersonsOwn() throws Exception {
     Walker owner = new Walker(mvc, "owner");
-    owner.post("/units", Map.of());
+    assertThat(owner.post("/units", Map.of("back", "/jobs/J1001/rig?card=load#card-load")))
+        .extracting(MockHttpServletResponse::getRedirectedUrl)
+        .isEqualTo("/jobs/J1001/rig?card=load#card-load");
     assertThat(owner.page("/jobs/J1003/rig")).contains(" lb");
     assertThat(viewer.page("/jobs/J1003/rig")).doesNotContain(" lb<");
     owner.post("/units", Map.of());
@@ -220,7 +225,10 @@ class PagesTest {
   @Test
   void aJobThatIsNotThereIsToldPlainly() throws Exception {
     assertThat(viewer.answer("/jobs/J9999/rig").getStatus()).isEqualTo(404);
-    assertThat(viewer.answer("/jobs/J1001/bench?card=nonsense").getStatus()).isEqualTo(200);
+    assertThat(viewer.page("/jobs/J1001/bench?card=nonsense"))
+        .contains("No check of this rig is called “nonsense”");
+    assertThat(viewer.page("/jobs/J1001/bench?card=finder")).doesNotContain("No check of this rig");
+    assertThat(viewer.page("/jobs/J1001/bench")).doesNotContain("No check of this rig");
     assertThat(
             electrician.post("/jobs/J1001/bench/nonsense", Map.of("requestKey", "x")).getStatus())
         .isEqualTo(404);

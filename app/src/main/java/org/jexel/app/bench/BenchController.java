@@ -95,6 +95,7 @@ class BenchController {
     Check check = current.first().check();
     view.put("tools", TOOLS);
     view.put("sheet", sheet);
+    view.put("unknown", card.isEmpty() || tool || sheet.has(card) ? "" : card);
     view.put("current", current);
     view.put("face", BenchFace.of(file, check).orElse(null));
     view.put("previous", sheet.along(-1));

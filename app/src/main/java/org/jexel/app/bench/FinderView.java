@@ -185,6 +185,6 @@ public record FinderView(
     return Optional.ofNullable(sure())
         .filter(group -> !group.leading().healthy() && !again)
         .map(group -> "Mend: " + group.leading().words(units))
-        .map(text -> new NextCard(Station.BENCH, "finder", text, ""));
+        .map(text -> new NextCard(Station.BENCH, "finder", "", text, ""));
   }
 }

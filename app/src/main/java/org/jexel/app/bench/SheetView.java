@@ -64,6 +64,13 @@ public record SheetView(List<Section> sections, RoundView current) {
     return new SheetView(sections(rounds, current), current);
   }
 
+  /** Whether a round or a check of it is called so. */
+  boolean has(String card) {
+    return sections.stream()
+        .flatMap(section -> section.rounds().stream())
+        .anyMatch(round -> names(round, card));
+  }
+
   private static boolean names(RoundView round, String card) {
     return round.id().equals(card)
         || round.checks().stream().anyMatch(view -> view.check().id().equals(card));

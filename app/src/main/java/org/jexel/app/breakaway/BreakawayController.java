@@ -36,6 +36,7 @@ class BreakawayController {
     view.put("facts", facts);
     view.put("holding", facts.holding().orElse(null));
     view.put("kit", file.rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class));
+    view.put("seen", !file.rig().sheet().choice(RigField.BREAKAWAY_KIT).assumed());
     view.put("capacity", file.rig().sheet().figure(RigField.BREAKAWAY_CAPACITY));
     view.put("ageWords", ageWords(file, facts));
     return pages.page(file, Station.BREAKAWAY, "kit", view);

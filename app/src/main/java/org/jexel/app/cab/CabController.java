@@ -2,9 +2,11 @@ package org.jexel.app.cab;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jexel.app.device.ControllerLink;
 import org.jexel.app.drawing.TemplateDrawing;
 import org.jexel.app.entry.FieldViews;
@@ -70,8 +72,9 @@ class CabController {
    * A card of the station.
    *
    * @param verdict how its topic stands; null where nothing is judged
+   * @param proved whether somebody found it so; else it is computed
    */
-  record Card(String id, String title, String told, @Nullable Verdict verdict) {}
+  record Card(String id, String title, String told, @Nullable Verdict verdict, boolean proved) {}
 
   @GetMapping("/jobs/{ref}/cab")
   ModelAndView cab(
@@ -125,9 +128,14 @@ class CabController {
 
   private static List<Card> cards(JobFile file) {
     Map<String, Verdict> stands = new HashMap<>();
-    for (Fitting.Finding finding : file.work().cab().fitting()) {
-      Fitting.stands(file.work().cab().fitting(), finding.topic())
-          .ifPresent(v -> stands.put(CabCards.of(finding.topic()), v));
+    Set<String> proved = new HashSet<>();
+    List<Fitting.Finding> findings = file.work().cab().fitting();
+    for (Fitting.Topic topic : Fitting.Topic.values()) {
+      String card = CabCards.of(topic);
+      Fitting.stands(findings, topic).ifPresent(verdict -> stands.put(card, verdict));
+      if (Fitting.proved(findings, topic)) {
+        proved.add(card);
+      }
     }
     List<Card> cards = new ArrayList<>();
     String model =
@@ -142,7 +150,7 @@ class CabController {
           {"panel", "Panel work", "centre, drills, template"},
           {"power", "First power-up", "on a simulated controller"}
         }) {
-      cards.add(new Card(c[0], c[1], c[2], stands.get(c[0])));
+      cards.add(new Card(c[0], c[1], c[2], stands.get(c[0]), proved.contains(c[0])));
     }
     return cards;
   }

@@ -17,6 +17,7 @@ import org.jexel.core.cab.ControllerFeed;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.connector.WireColour;
+import org.jexel.core.job.StationState;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
@@ -153,6 +154,7 @@ final class CabLayer {
   private void point(
       Fitting.Topic topic, double[] point, double foot, String anchor, String label) {
     Optional<Verdict> verdict = Fitting.stands(file.work().cab().fitting(), topic);
+    boolean proved = Fitting.proved(file.work().cab().fitting(), topic);
     boolean fitted =
         sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class) != ControllerKind.NONE;
     if (verdict.isPresent() && fitted) {
@@ -163,8 +165,9 @@ final class CabLayer {
           "/jobs/%s/cab?card=%s#card-%s".formatted(file.job().ref(), card, card),
           anchor,
           label,
-          verdict.get().label(),
-          verdict.get());
+          StationState.of(verdict.get(), proved).label(),
+          verdict.get(),
+          proved);
     }
   }
 }

@@ -1,12 +1,14 @@
 package org.jexel.app.cab;
 
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.entry.FieldView;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
 import org.jexel.core.job.Aim;
 import org.jexel.core.job.Station;
+import org.jexel.core.rig.FieldKey;
 import org.springframework.stereotype.Component;
 
 /** The cab among the stations. */
@@ -31,6 +33,11 @@ class CabRoom implements StationRoom {
   @Override
   public String card(Aim aim) {
     return aim instanceof Aim.FitController fit ? CabCards.of(fit.topic()) : CabCards.CONTROLLER;
+  }
+
+  @Override
+  public String field(Aim aim) {
+    return aim instanceof Aim.Enter enter ? FieldView.id(FieldKey.of(enter.field()).code()) : "";
   }
 
   @Override

@@ -468,7 +468,7 @@ final class DemoRigs {
             new DemoRig.Made(5.0, "FIRM", 29.6),
             new DemoRig.Made(7.5, "LOCKED", 22.9),
             new DemoRig.Made(6.0, "VERGE", 24.4),
-            new DemoRig.Made(6.0, "FIRM", 24.9)),
+            new DemoRig.Made(6.0, "VERGE", 24.9)),
         true,
         List.of(),
         "",

@@ -1,6 +1,7 @@
 package org.jexel.app.drawing;
 
 import static org.jexel.app.drawing.Palette.INK;
+import static org.jexel.app.drawing.Palette.WORK;
 import static org.jexel.app.drawing.Svg.n;
 
 import org.jexel.core.quantity.Verdict;
@@ -28,14 +29,22 @@ public final class Marks {
     }
   }
 
+  /** Two bars, on paper: nothing was read. */
+  private void computed(double x, double y) {
+    svg.circle(x, y, 10, "class", "mark", "fill", Palette.PAPER);
+    String bars = "M%s %s h14 m-14 6.4 h14".formatted(n(x - 7), n(y - 3.2));
+    svg.path(bars, "class", "work", "fill", "none", "stroke", WORK, "stroke-width", 3);
+  }
+
   /** A marked point with two lines at the foot of the Towline, the whole of it a link. */
   public void point(
       double[] point, String href, String anchor, String label, String words, Verdict verdict) {
-    point(point, point[0], href, anchor, label, words, verdict);
+    point(point, point[0], href, anchor, label, words, verdict, true);
   }
 
   /**
    * @param foot where the lines stand, px
+   * @param proved whether it was read or seen; else what would hold is marked as computed
    */
   public void point(
       double[] point,
@@ -44,7 +53,9 @@ public final class Marks {
       String anchor,
       String label,
       String words,
-      Verdict verdict) {
+      Verdict verdict,
+      boolean proved) {
+    boolean computed = !proved && verdict == Verdict.HOLDS;
     svg.open("a", "href", href, "class", "towpart", "aria-label", label + ", " + words);
     svg.path(
         "M%s %s L%s %s".formatted(n(point[0]), n(point[1]), n(foot), n(FOOT)),
@@ -56,9 +67,13 @@ public final class Marks {
         INK,
         "stroke-width",
         0.9);
-    mark(point[0], point[1], verdict);
+    if (computed) {
+      computed(point[0], point[1]);
+    } else {
+      mark(point[0], point[1], verdict);
+    }
     svg.label(foot, 211, label, anchor, 14, INK);
-    svg.label(foot, 226, words, anchor, 14, Palette.verdict(verdict));
+    svg.label(foot, 226, words, anchor, 14, computed ? WORK : Palette.verdict(verdict));
     svg.close();
   }
 }

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 
 /**
  * The shapes of verdicts and states: disc holds, triangle watch, square fails, ring not yet, half
- * disc under way. The one place where they are drawn.
+ * disc under way, two bars computed. The one place where they are drawn.
  */
 @ControllerAdvice
 public class Shapes {
@@ -24,6 +24,10 @@ public class Shapes {
           "watch", "<path d=\"M8 1.5 L15 14.5 L1 14.5 Z\" fill=\"" + Palette.WATCH + "\"/>",
           "fails",
               "<rect x=\"2\" y=\"2\" width=\"12\" height=\"12\" fill=\"" + Palette.BAD + "\"/>",
+          "computed",
+              "<path d=\"M2.5 5.6 H13.5 M2.5 10.4 H13.5\" fill=\"none\" stroke=\""
+                  + Palette.WORK
+                  + "\" stroke-width=\"2.2\"/>",
           "under-way",
               "<circle class=\"ring\" cx=\"8\" cy=\"8\" r=\"5.6\" fill=\"none\" stroke=\""
                   + Palette.WORK
@@ -56,6 +60,13 @@ public class Shapes {
 
   public String of(Verdict verdict) {
     return shape(style(verdict));
+  }
+
+  /**
+   * @param proved whether something was read for it; else it is computed
+   */
+  public StationState state(Verdict verdict, boolean proved) {
+    return StationState.of(verdict, proved);
   }
 
   /** The triangle beside something that cannot be as it is. */

@@ -47,6 +47,11 @@ public record FieldView(
 
   /** Id of the element in the page. */
   public String id() {
+    return id(code);
+  }
+
+  /** The same of a field by its code. */
+  public static String id(String code) {
     return "f-" + code.toLowerCase(java.util.Locale.ROOT).replace('.', '-').replace('_', '-');
   }
 }

@@ -9,7 +9,6 @@ import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.connector.ConnectorCatalog;
-import org.jexel.core.job.NextAct;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.TrailerKind;
@@ -97,12 +96,15 @@ class NewJobController {
       return again;
     }
     Job job = newJobs.start(typed, requestKey, person);
-    return new ModelAndView("redirect:/jobs/" + job.ref() + "/rig");
+    return new ModelAndView(atNext(job.ref(), person));
   }
 
   @GetMapping("/jobs/{ref:J\\d+}")
   String open(@PathVariable String ref, Person person) {
-    NextAct next = files.open(ref, person).work().progress().next();
-    return "redirect:/jobs/{ref}/" + next.station().path();
+    return atNext(ref, person);
+  }
+
+  private String atNext(String ref, Person person) {
+    return "redirect:" + files.next(ref, person).address(ref);
   }
 }

@@ -1,12 +1,15 @@
 package org.jexel.app.entry;
 
 import java.time.Clock;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.Again;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.JobNames;
 import org.jexel.app.job.JobStart;
 import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.RigPart;
@@ -18,6 +21,7 @@ import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.TrailerKind;
 import org.jexel.core.rig.Wish;
 import org.springframework.stereotype.Service;
@@ -25,8 +29,6 @@ import org.springframework.stereotype.Service;
 /** Starts a job from an outline and a handful of entries; everything else is assumed. */
 @Service
 public class NewJobs {
-  private static final int LONGEST = 120;
-
   private final JobStart jobs;
   private final RigFigureRepository figures;
   private final JobFiles files;
@@ -52,42 +54,44 @@ public class NewJobs {
   /** Why the form cannot start a job, by field; empty if it can. */
   public Map<String, String> problems(Map<String, String> typed) {
     Map<String, String> problems = new LinkedHashMap<>();
-    text(typed, "tow", "Name the tow vehicle, so that you know it again.", problems);
-    text(typed, "trailer", "Name the trailer, so that you know it again.", problems);
-    text(typed, "customer", "Whose is it?", problems);
-    option(typed, "wish", Wish.class, problems);
-    option(typed, "kind", TrailerKind.class, problems);
-    option(typed, "brakes", BrakeType.class, problems);
-    option(typed, "controller", ControllerKind.class, problems);
-    if (!typed.getOrDefault("axles", "").matches("[123]")) {
-      problems.put("axles", "One, two or three.");
-    }
-    for (String field : new String[] {"towConnector", "trailerConnector"}) {
-      if (catalog.connectors().stream().noneMatch(c -> c.id().equals(typed.get(field)))) {
-        problems.put(field, "Choose one.");
+    needed(typed, "kind", TrailerKind.class, problems);
+    needed(typed, "wish", Wish.class, problems);
+    for (String field : new String[] {"tow", "trailer", "customer"}) {
+      if (typed.getOrDefault(field, "").strip().length() > JobNames.LONGEST) {
+        problems.put(field, "At most 120 letters.");
       }
     }
+    known(typed, "brakes", names(BrakeType.values()), "Choose one.", problems);
+    known(typed, "controller", names(ControllerKind.values()), "Choose one.", problems);
+    known(typed, "axles", List.of("1", "2", "3"), "One, two or three.", problems);
+    List<String> connectors = catalog.connectors().stream().map(c -> c.id()).toList();
+    known(typed, "towConnector", connectors, "Choose one.", problems);
+    known(typed, "trailerConnector", connectors, "Choose one.", problems);
     return problems;
   }
 
-  private static void text(
-      Map<String, String> typed, String field, String missing, Map<String, String> problems) {
-    String text = typed.getOrDefault(field, "").strip();
-    if (text.isEmpty()) {
-      problems.put(field, missing);
-    } else if (text.length() > LONGEST) {
-      problems.put(field, "At most 120 letters.");
+  private static <E extends Enum<E>> void needed(
+      Map<String, String> typed, String field, Class<E> type, Map<String, String> problems) {
+    if (!names(type.getEnumConstants()).contains(typed.get(field))) {
+      problems.put(field, "Choose one.");
     }
   }
 
-  private static <E extends Enum<E>> void option(
-      Map<String, String> typed, String field, Class<E> type, Map<String, String> problems) {
-    for (E value : type.getEnumConstants()) {
-      if (value.name().equals(typed.get(field))) {
-        return;
-      }
+  /** What is left out is assumed. */
+  private static void known(
+      Map<String, String> typed,
+      String field,
+      List<String> known,
+      String message,
+      Map<String, String> problems) {
+    String text = typed.getOrDefault(field, "");
+    if (!text.isEmpty() && !known.contains(text)) {
+      problems.put(field, message);
     }
-    problems.put(field, "Choose one.");
+  }
+
+  private static List<String> names(Enum<?>... values) {
+    return Arrays.stream(values).map(Enum::name).toList();
   }
 
   /** Starts the job; the same request key gives the same job. Call only without problems. */
@@ -98,44 +102,47 @@ public class NewJobs {
   }
 
   private Job fresh(Map<String, String> typed, String requestKey, Person person) {
-    ControllerKind kind = ControllerKind.valueOf(typed.getOrDefault("controller", ""));
+    String kind = typed.getOrDefault("controller", "");
+    TrailerKind trailer = TrailerKind.valueOf(typed.getOrDefault("kind", ""));
     Job job =
         jobs.begin(
             person,
             new JobStart.Outline(
                 typed.getOrDefault("customer", "").strip(),
                 Wish.valueOf(typed.getOrDefault("wish", "")),
-                typed.getOrDefault("tow", "").strip(),
-                typed.getOrDefault("trailer", "").strip(),
-                kind.label()),
+                named(typed, "tow", Subject.TOW.label()),
+                named(typed, "trailer", trailer.label()),
+                kind.isEmpty() ? Subject.CONTROLLER.label() : ControllerKind.valueOf(kind).label()),
             requestKey);
     RigPart tow = job.tow();
-    RigPart trailer = job.trailer();
-    RigPart controller = job.controller();
-    enter(tow, RigField.TOW_CONNECTOR, typed.getOrDefault("towConnector", ""), person);
-    enter(trailer, RigField.TRAILER_CONNECTOR, typed.getOrDefault("trailerConnector", ""), person);
-    enter(trailer, RigField.TRAILER_KIND, typed.getOrDefault("kind", ""), person);
-    enter(trailer, RigField.BRAKE_TYPE, typed.getOrDefault("brakes", ""), person);
-    enter(controller, RigField.CONTROLLER_KIND, kind.name(), person);
-    figures.save(
-        new RigFigure(
-            trailer,
-            FieldKey.of(RigField.AXLE_COUNT),
-            Entry.number(Integer.parseInt(typed.get("axles")), Provenance.MEASURED),
-            person,
-            clock.instant()));
+    RigPart drawn = job.trailer();
+    choose(tow, RigField.TOW_CONNECTOR, typed.getOrDefault("towConnector", ""), person);
+    choose(drawn, RigField.TRAILER_CONNECTOR, typed.getOrDefault("trailerConnector", ""), person);
+    choose(drawn, RigField.TRAILER_KIND, trailer.name(), person);
+    choose(drawn, RigField.BRAKE_TYPE, typed.getOrDefault("brakes", ""), person);
+    choose(job.controller(), RigField.CONTROLLER_KIND, kind, person);
+    String axles = typed.getOrDefault("axles", "");
+    if (!axles.isEmpty()) {
+      double count = Integer.parseInt(axles);
+      enter(drawn, RigField.AXLE_COUNT, Entry.number(count, Provenance.MEASURED), person);
+    }
     figures.flush();
     files.change(job.ref(), person, JobFile::changed);
     return job;
   }
 
-  private void enter(RigPart part, RigField field, String choice, Person person) {
-    figures.save(
-        new RigFigure(
-            part,
-            FieldKey.of(field),
-            Entry.choice(choice, Provenance.MEASURED),
-            person,
-            clock.instant()));
+  private static String named(Map<String, String> typed, String field, String otherwise) {
+    String name = typed.getOrDefault(field, "").strip();
+    return name.isEmpty() ? otherwise : name;
+  }
+
+  private void choose(RigPart part, RigField field, String choice, Person person) {
+    if (!choice.isEmpty()) {
+      enter(part, field, Entry.choice(choice, Provenance.MEASURED), person);
+    }
+  }
+
+  private void enter(RigPart part, RigField field, Entry entry, Person person) {
+    figures.save(new RigFigure(part, FieldKey.of(field), entry, person, clock.instant()));
   }
 }

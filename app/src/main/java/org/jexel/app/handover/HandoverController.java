@@ -90,6 +90,7 @@ class HandoverController {
             .toList());
     model.put("setting", file.work().road().setting().orElse(null));
     model.put("ratings", file.work().rig().ratings());
+    model.put("weighed", file.work().rig().isWeighed());
     model.put("gaps", file.work().rig().gaps());
     model.put("load", file.work().rig().load());
     model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));

@@ -17,7 +17,6 @@ import java.util.concurrent.TimeUnit;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.job.Station;
-import org.jexel.core.job.StationState;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -117,8 +116,8 @@ public class Helpers {
   }
 
   /**
-   * The open page under a code; empty for one that is wrong, closed, expired or handed over, and
-   * for any code from an address that has tried too many.
+   * The open page under a code; empty for one that is wrong, closed, expired or due for its report,
+   * and for any code from an address that has tried too many.
    */
   @Transactional(readOnly = true)
   public Optional<HelperPage> find(String code, String address) {
@@ -129,7 +128,7 @@ public class Helpers {
         pages
             .byCode(code.strip().toUpperCase(Locale.ROOT))
             .filter(page -> page.open(clock.instant()))
-            .filter(page -> page.job().states().get(Station.HANDOVER) != StationState.HOLDS);
+            .filter(page -> page.job().nextStation() != Station.HANDOVER);
     if (found.isEmpty()) {
       guesses(address).tryConsume(1);
     }

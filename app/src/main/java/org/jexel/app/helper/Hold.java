@@ -7,6 +7,7 @@ import org.jexel.core.check.Check;
 import org.jexel.core.job.BenchWork;
 import org.jexel.core.job.Taken;
 import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Verdict;
 
 /**
@@ -49,7 +50,11 @@ public record Hold(String act, String state, String check, String last, Verdict 
         List.of(StateWord.values()).stream()
             .filter(word -> check.probing().setup().state().is(word))
             .toList();
-    if (words.contains(StateWord.LEVER)) {
+    if (check.measure() == Measure.MOVING) {
+      return words.contains(StateWord.LEVER)
+          ? "All lamps on, pedal and lever"
+          : "All lamps on, pedal down";
+    } else if (words.contains(StateWord.LEVER)) {
       return "Lever full";
     } else if (words.contains(StateWord.STOP) || words.contains(StateWord.PEDAL)) {
       return "Pedal down";

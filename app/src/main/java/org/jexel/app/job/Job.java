@@ -61,6 +61,7 @@ public class Job {
 
   private byte nextStation;
   private String nextAct;
+  private String stoodBy = "";
   private String requestKey;
   private boolean alone;
   private Instant createdAt;
@@ -94,6 +95,14 @@ public class Job {
     this.ref = "J" + (1000 + id);
   }
 
+  void call(JobNames names) {
+    this.title = names.title();
+    this.customer = names.customer();
+    this.wish = names.wish().name();
+    this.tow.call(names.tow());
+    this.trailer.call(names.trailer());
+  }
+
   void work(boolean withoutHelper) {
     this.alone = withoutHelper;
   }
@@ -103,11 +112,17 @@ public class Job {
     return alone;
   }
 
-  void stand(Progress progress, Instant at) {
+  void stand(Progress progress, String build, Instant at) {
+    stand(progress, build);
+    this.updatedAt = at;
+  }
+
+  /** The same facts by the rules of another build: nobody did anything. */
+  void stand(Progress progress, String build) {
     progress.states().forEach((station, state) -> states.put(station.name(), state.name()));
     this.nextStation = (byte) progress.next().station().number();
     this.nextAct = progress.next().text();
-    this.updatedAt = at;
+    this.stoodBy = build;
   }
 
   public Long id() {

@@ -25,6 +25,7 @@ public class JobFiles {
   private final Drafts drafts;
   private final Plans plans;
   private final Again again;
+  private final Build build;
   private final JobQueue queue;
   private final EntityManager entities;
   private final Clock clock;
@@ -35,6 +36,7 @@ public class JobFiles {
       Drafts drafts,
       Plans plans,
       Again again,
+      Build build,
       JobQueue queue,
       EntityManager entities,
       Clock clock) {
@@ -43,6 +45,7 @@ public class JobFiles {
     this.drafts = drafts;
     this.plans = plans;
     this.again = again;
+    this.build = build;
     this.queue = queue;
     this.entities = entities;
     this.clock = clock;
@@ -53,6 +56,12 @@ public class JobFiles {
   public JobFile open(String ref, Person person) {
     Job job = find(ref, person);
     return read(job, person, rooms.rows(job));
+  }
+
+  /** Where a job opens: at the card of its next act. */
+  @Transactional(readOnly = true)
+  public NextCard next(String ref, Person person) {
+    return rooms.card(open(ref, person).work().progress().next());
   }
 
   /**
@@ -77,9 +86,24 @@ public class JobFiles {
                   if (!file.changes().isEmpty()) {
                     entities.flush();
                     Rows now = rows.with(rooms.rows(job, file.changes()));
-                    job.stand(read(job, person, now).work().progress(), clock.instant());
+                    job.stand(
+                        read(job, person, now).work().progress(), build.id(), clock.instant());
                   }
                   return told;
+                }));
+  }
+
+  /** Works out anew how a job stands, where another build did so last. */
+  void standAnew(String ref, Person person) {
+    queue.of(
+        person.workshop().id() + " " + ref,
+        () ->
+            again.run(
+                () -> {
+                  jobs.hold(person.workshop().id(), ref);
+                  Job job = find(ref, person);
+                  job.stand(read(job, person, rooms.rows(job)).work().progress(), build.id());
+                  return job;
                 }));
   }
 
@@ -97,6 +121,12 @@ public class JobFiles {
   /** Says whether somebody works on this job without a helper. */
   public void alone(JobFile file, boolean alone) {
     file.job().work(alone);
+    file.changed();
+  }
+
+  /** Calls a job and its parts by other names, or wants something else of it. */
+  public void call(JobFile file, JobNames names) {
+    file.job().call(names);
     file.changed();
   }
 

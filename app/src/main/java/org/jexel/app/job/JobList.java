@@ -1,5 +1,6 @@
 package org.jexel.app.job;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -25,20 +26,28 @@ public class JobList {
   /**
    * A page of the board, by what is next.
    *
-   * @param wanted part of a title, a customer or a reference; empty for every job
+   * @param wanted words of the title, the customer, the vehicle, the trailer or the reference, in
+   *     any order; the first three count; empty for every job
    * @param page from 1
    */
   @Transactional(readOnly = true)
   public Page<Job> board(Person person, String wanted, int page) {
     PageRequest rows = PageRequest.of(Math.max(0, Math.min(page, MOST_PAGES) - 1), ROWS);
     Long workshop = person.workshop().id();
-    String words = wanted.strip().toLowerCase(Locale.ROOT);
+    List<String> words =
+        Arrays.stream(wanted.toLowerCase(Locale.ROOT).split("\\s+"))
+            .filter(word -> !word.isEmpty())
+            .toList();
     Page<Job> found =
         words.isEmpty()
             ? jobs.board(workshop, rows)
-            : jobs.search(workshop, "%" + escaped(words) + "%", rows);
+            : jobs.search(workshop, like(words, 0), like(words, 1), like(words, 2), rows);
     found.forEach(Job::states);
     return found;
+  }
+
+  private static String like(List<String> words, int place) {
+    return place < words.size() ? "%" + escaped(words.get(place)) + "%" : "%";
   }
 
   private static String escaped(String text) {

@@ -10,6 +10,17 @@ import org.springframework.data.jpa.repository.Query;
 
 /** Jobs. */
 public interface JobRepository extends JpaRepository<Job, Long> {
+  /** All that a job and its parts are called. */
+  String CALLED =
+      "lower(concat(j.ref, ' ', j.title, ' ', j.customer, ' ', j.tow.label, ' ', j.trailer.label))";
+
+  /** Three words, each somewhere in it. */
+  String SEARCHED =
+      " where j.workshop.id = :workshop and "
+          + (CALLED + " like :one and ")
+          + (CALLED + " like :two and ")
+          + (CALLED + " like :three");
+
   @Query(
       "select j from Job j join fetch j.workshop join fetch j.tow join fetch j.trailer join fetch j.controller c"
           + " left join fetch c.model where j.workshop.id = :workshop and j.ref = :ref")
@@ -29,17 +40,20 @@ public interface JobRepository extends JpaRepository<Job, Long> {
   Page<Job> board(Long workshop, Pageable page);
 
   @Query(
-      value =
-          "select j from Job j where j.workshop.id = :workshop and (lower(j.title) like :like"
-              + " or lower(j.customer) like :like or lower(j.ref) like :like)"
-              + " order by j.nextStation, j.updatedAt desc, j.id",
-      countQuery =
-          "select count(j) from Job j where j.workshop.id = :workshop and (lower(j.title) like"
-              + " :like or lower(j.customer) like :like or lower(j.ref) like :like)")
-  Page<Job> search(Long workshop, String like, Pageable page);
+      value = "select j from Job j" + SEARCHED + " order by j.nextStation, j.updatedAt desc, j.id",
+      countQuery = "select count(j) from Job j" + SEARCHED)
+  Page<Job> search(Long workshop, String one, String two, String three, Pageable page);
 
   /** A page of the workshop's jobs, oldest first, from behind one on. */
   List<Job> findByWorkshopIdAndIdGreaterThanOrderById(Long workshop, Long behind, Limit most);
+
+  /** A job whose stations another build judged. */
+  record Judged(long id, long workshop, String ref) {}
+
+  @Query(
+      "select new org.jexel.app.job.JobRepository$Judged(j.id, j.workshop.id, j.ref) from Job j"
+          + " where j.stoodBy <> :build and j.id > :behind order by j.id")
+  List<Judged> judgedByOthers(String build, long behind, Limit most);
 
   Optional<Job> findByWorkshopIdAndRequestKey(Long workshop, String requestKey);
 }

@@ -57,6 +57,10 @@ public class RigPart {
     return Optional.ofNullable(model);
   }
 
+  void call(String name) {
+    this.label = name;
+  }
+
   /** Says which model this controller is. */
   public void is(@Nullable ControllerEntry said) {
     this.model = said;

@@ -46,7 +46,8 @@ class Rooms {
 
   /** An act with the card on which it is done. */
   NextCard card(NextAct act) {
+    StationRoom room = of(act.station());
     return new NextCard(
-        act.station(), of(act.station()).card(act.aim()), act.text(), act.waitsFor());
+        act.station(), room.card(act.aim()), room.field(act.aim()), act.text(), act.waitsFor());
   }
 }

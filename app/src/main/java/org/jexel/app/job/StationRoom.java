@@ -19,6 +19,11 @@ public interface StationRoom {
   /** Id of the card on which an act of this station is done. */
   String card(Aim aim);
 
+  /** Id of the field that an act asks for; empty where the card says by itself. */
+  default String field(Aim aim) {
+    return "";
+  }
+
   /** Paints the station's layer. */
   void paint(JobFile file, Looked looked, Canvas canvas);
 }

@@ -23,6 +23,7 @@ import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.LoadSheet;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Side;
+import org.jexel.core.rig.Wish;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -50,14 +51,21 @@ class RigController {
   };
 
   private final JobFiles files;
+  private final JobCard names;
   private final LampCards lamps;
   private final LoadCards loads;
   private final StationPages pages;
   private final RigRoom room;
 
   RigController(
-      JobFiles files, LampCards lamps, LoadCards loads, StationPages pages, RigRoom room) {
+      JobFiles files,
+      JobCard names,
+      LampCards lamps,
+      LoadCards loads,
+      StationPages pages,
+      RigRoom room) {
     this.files = files;
+    this.names = names;
     this.lamps = lamps;
     this.loads = loads;
     this.pages = pages;
@@ -84,6 +92,8 @@ class RigController {
               fields.stream().anyMatch(f -> f.problem() != null || f.theirs() != null)));
     }
     view.put("cards", cards);
+    view.put("names", JobCard.Face.of(file));
+    view.put("wishes", Wish.values());
     view.put("lamps", lamps.rows(file));
     view.put("lampStates", Lamp.State.values());
     view.put("lampTechnologies", LampTechnology.values());
@@ -100,6 +110,7 @@ class RigController {
     view.put("loadLines", RigRows.of(file).loads());
     view.put("load", file.work().rig().load());
     view.put("ratings", file.work().rig().ratings());
+    view.put("weighed", file.work().rig().isWeighed());
     view.put("gaps", file.work().rig().gaps());
     view.put("worthMeasuring", worthMeasuring(file));
     String open = card.isEmpty() ? openByDefault(file) : card;
@@ -131,6 +142,12 @@ class RigController {
             field.measure().text(first.figure().si(), file.units()),
             Measure.SHARE.text(field.spread(), file.units()),
             Measure.SHARE.text(first.shift(), file.units()));
+  }
+
+  @PostMapping("/jobs/{ref}/rig/job")
+  String names(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
+    files.change(ref, person, file -> names.take(file, typed));
+    return "redirect:/jobs/{ref}/rig?card=job";
   }
 
   @PostMapping("/jobs/{ref}/rig/lamps")

@@ -2,6 +2,7 @@ package org.jexel.app.rig;
 
 import java.util.List;
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.entry.FieldView;
 import org.jexel.app.entry.LampEntryRepository;
 import org.jexel.app.entry.LoadLineRepository;
 import org.jexel.app.entry.RigCards;
@@ -14,6 +15,7 @@ import org.jexel.app.job.StationRoom;
 import org.jexel.core.connector.ConnectorCatalog;
 import org.jexel.core.job.Aim;
 import org.jexel.core.job.Station;
+import org.jexel.core.rig.FieldKey;
 import org.springframework.stereotype.Component;
 
 /** The rig among the stations. */
@@ -52,6 +54,11 @@ class RigRoom implements StationRoom {
   @Override
   public String card(Aim aim) {
     return aim instanceof Aim.Enter enter ? RigCards.cardOf(enter.field()) : "load";
+  }
+
+  @Override
+  public String field(Aim aim) {
+    return aim instanceof Aim.Enter enter ? FieldView.id(FieldKey.of(enter.field()).code()) : "";
   }
 
   @Override

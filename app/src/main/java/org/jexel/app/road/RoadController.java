@@ -14,6 +14,7 @@ import org.jexel.core.braking.Surface;
 import org.jexel.core.care.WheelNuts;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Outcome;
@@ -74,7 +75,9 @@ class RoadController {
     view.put("braked", file.rig().hasElectricBrakes());
     view.put("advice", file.work().road().advice());
     view.put("scale", file.work().road().scale());
-    view.put("setting", file.work().road().setting().orElse(null));
+    view.put("setting", file.work().road().settled().orElse(null));
+    view.put("other", file.work().road().setting().orElse(null));
+    view.put("surface", file.work().road().surface().orElse(null));
     view.put("heading", heading(file));
     view.put("stops", RoadRows.of(file).stops().stream().map(StopRow::of).toList());
     view.put("surfaces", Surface.values());
@@ -91,8 +94,14 @@ class RoadController {
     GainAdvice advice = file.work().road().advice();
     return file.work()
         .road()
-        .setting()
-        .map(setting -> "Settled on gain " + Measure.GAIN.number(setting.gain(), file.units()))
+        .settled()
+        .map(
+            setting ->
+                "Settled on gain %s, on %s with %s"
+                    .formatted(
+                        Measure.GAIN.number(setting.gain(), file.units()),
+                        Phrase.within(setting.surface().label()),
+                        Measure.MASS.text(setting.trailerMass(), file.units())))
         .orElseGet(
             () ->
                 advice.act().label()

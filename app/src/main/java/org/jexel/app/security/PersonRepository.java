@@ -2,6 +2,7 @@ package org.jexel.app.security;
 
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -11,6 +12,10 @@ public interface PersonRepository extends JpaRepository<Person, Long> {
   Optional<Person> findBySignIn(String signIn);
 
   List<Person> findByWorkshopIdOrderByEndedAtAscNameAsc(Long workshop);
+
+  /** Somebody of the workshop, with the workshop itself. */
+  @EntityGraph(attributePaths = "workshop")
+  Optional<Person> findFirstByWorkshopIdOrderById(Long workshop);
 
   Optional<Person> findByWorkshopIdAndId(Long workshop, Long id);
 

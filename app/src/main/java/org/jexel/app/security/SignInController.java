@@ -1,13 +1,10 @@
 package org.jexel.app.security;
 
-import java.net.URI;
-import java.net.URISyntaxException;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Signing in, the first owner, and the units a person reads in. */
@@ -64,21 +61,8 @@ class SignInController {
 
   @PostMapping("/units")
   @Transactional
-  public String units(
-      Person person, @RequestHeader(value = "Referer", defaultValue = "/") String from) {
+  public String units(Person person, @RequestParam(defaultValue = "/") String back) {
     people.findById(person.id()).orElseThrow().use(person.units().other());
-    return "redirect:" + path(from);
-  }
-
-  /** The page that the person came from, without host and without trust. */
-  private static String path(String referer) {
-    try {
-      URI from = new URI(referer);
-      String query = from.getRawQuery() == null ? "" : "?" + from.getRawQuery();
-      String path = from.getRawPath();
-      return path == null || !path.startsWith("/") || path.startsWith("//") ? "/" : path + query;
-    } catch (URISyntaxException e) {
-      return "/";
-    }
+    return "redirect:" + Here.within(back);
   }
 }

@@ -8,12 +8,10 @@ import static org.mockito.Mockito.when;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.job.Station;
-import org.jexel.core.job.StationState;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -31,7 +29,7 @@ class HelpersTest {
   @BeforeEach
   void atNoon() {
     when(clock.instant()).thenReturn(NOON);
-    when(job.states()).thenReturn(Map.of());
+    when(job.nextStation()).thenReturn(Station.BENCH);
     when(pages.byCode(any())).thenReturn(Optional.empty());
     when(pages.byCode("ABCDEFG")).thenReturn(Optional.of(page));
   }
@@ -51,9 +49,9 @@ class HelpersTest {
 
   @Test
   void aCodeEndsWhenTheJobIsHandedOverOrThePageIsClosed() {
-    when(job.states()).thenReturn(Map.of(Station.HANDOVER, StationState.HOLDS));
+    when(job.nextStation()).thenReturn(Station.HANDOVER);
     assertThat(opens()).isFalse();
-    when(job.states()).thenReturn(Map.of(Station.HANDOVER, StationState.UNDER_WAY));
+    when(job.nextStation()).thenReturn(Station.ROAD);
     assertThat(opens()).isTrue();
     page.close();
     assertThat(opens()).isFalse();

@@ -92,6 +92,11 @@ public record Stop(double deceleration, double trailerForce, double share, List<
                 Measure.FINE)));
   }
 
+  /** Whether it says more than tyres give: a share of the own weight above 1. */
+  public boolean doubtful() {
+    return share > 1;
+  }
+
   /** A pedal stop: the two forces cannot be told apart. */
   public static Stop withPedal(Sum a) {
     return new Stop(a.si(), Double.NaN, Double.NaN, List.of(a));

@@ -36,8 +36,9 @@ public final class Fitting {
    * @param topic what it is about
    * @param verdict not yet where something is still to be looked at
    * @param words one sentence
+   * @param proved whether somebody read, measured or saw it; else it is computed
    */
-  public record Finding(Topic topic, Verdict verdict, String words) {}
+  public record Finding(Topic topic, Verdict verdict, String words, boolean proved) {}
 
   /**
    * What somebody found.
@@ -81,6 +82,11 @@ public final class Fitting {
         : worst;
   }
 
+  /** Whether a topic rests on what somebody found, in all that is said of it. */
+  public static boolean proved(List<Finding> findings, Topic topic) {
+    return findings.stream().filter(f -> f.topic() == topic).allMatch(Finding::proved);
+  }
+
   private final Rig rig;
   private final Found found;
   private final ControllerKind kind;
@@ -114,7 +120,8 @@ public final class Fitting {
   }
 
   private void say(Topic topic, Verdict verdict, String words, Object... values) {
-    findings.add(new Finding(topic, verdict, Phrase.of(words, values)));
+    boolean proved = topic != Topic.SUPPLY || found.breaker().isPresent();
+    findings.add(new Finding(topic, verdict, Phrase.of(words, values), proved));
   }
 
   private void controller() {

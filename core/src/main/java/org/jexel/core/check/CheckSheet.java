@@ -109,7 +109,7 @@ public final class CheckSheet {
         "battery minus post",
         BATTERY_PLUS,
         BATTERY_MINUS,
-        "Every other expected value starts from this one.",
+        "Every other expected value starts from this one. Judged by what a lead battery shows at rest: 12.4 V is three quarters full, 12.7 V full.",
         AT_SOCKET);
   }
 

@@ -21,13 +21,13 @@ final class MovedChecks {
 
   static List<Check> of(Harness harness, CheckMaker maker) {
     List<PinFunction> watched = new ArrayList<>(LoadedChecks.circuits(harness));
-    List<StateWord> on = new ArrayList<>();
-    watched.forEach(function -> on.add(LoadedChecks.word(function)));
+    List<StateWord> on = on(harness);
     if (harness.has(PinFunction.BRAKE)) {
       watched.add(PinFunction.BRAKE);
       on.add(StateWord.LEVER);
     }
     Setup setup = Setup.rig(on.toArray(StateWord[]::new));
+    String held = held(on);
     List<Check> checks = new ArrayList<>();
     for (Reach reach : Reach.values()) {
       for (PinFunction function : watched) {
@@ -39,11 +39,7 @@ final class MovedChecks {
                     reach.title() + ": " + Phrase.opening(watched(function)),
                     Check.Group.MOVED,
                     function,
-                    "Everything on at once, a helper at "
-                        + (brakes(harness)
-                            ? "switches and lever, the lever for seconds at a time. "
-                            : "the switches. ")
-                        + reach.how(),
+                    held + reach.how(),
                     reach.place(),
                     brake ? "your ear" : "your eye",
                     "–",
@@ -64,7 +60,29 @@ final class MovedChecks {
     };
   }
 
-  private static boolean brakes(Harness harness) {
-    return harness.has(PinFunction.BRAKE);
+  /** The pedal lights what an indicator would flash, where they share a lamp. */
+  private static List<StateWord> on(Harness harness) {
+    List<StateWord> on = new ArrayList<>(List.of(StateWord.TAIL, StateWord.STOP));
+    if (harness.has(PinFunction.STOP)) {
+      on.add(StateWord.HAZARD);
+    }
+    if (harness.has(PinFunction.REVERSE)) {
+      on.add(StateWord.REVERSE);
+    }
+    return on;
+  }
+
+  private static String held(List<StateWord> on) {
+    String all = "Tail lamps on, pedal held down";
+    if (on.contains(StateWord.HAZARD)) {
+      all += ", hazard lights on (their beat stays even)";
+    }
+    if (on.contains(StateWord.REVERSE)) {
+      all += ", reverse selected with the engine off";
+    }
+    if (on.contains(StateWord.LEVER)) {
+      all += ", manual lever held full for seconds at a time";
+    }
+    return all + ". ";
   }
 }

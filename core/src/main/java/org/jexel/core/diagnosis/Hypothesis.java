@@ -75,6 +75,21 @@ public record Hypothesis(List<KnownFault> known, double weight) {
     return families().stream().map(FaultFamily::key).collect(Collectors.joining("+"));
   }
 
+  /** Whether the same parts are broken, or make and break: found and mended at one place alike. */
+  boolean breaksWith(Hypothesis other) {
+    return parts().equals(other.parts()) && isBreak() && other.isBreak();
+  }
+
+  private List<String> parts() {
+    return known.stream().map(fault -> fault.fault().part()).toList();
+  }
+
+  private boolean isBreak() {
+    return known.stream()
+        .map(fault -> fault.fault().kind())
+        .allMatch(kind -> kind == Fault.Kind.OPEN || kind == Fault.Kind.LOOSE);
+  }
+
   public boolean healthy() {
     return known.isEmpty();
   }

@@ -44,6 +44,9 @@ public final class Predictions {
 
   private static final double HALF = 0.5;
 
+  /** Ohms nearer than this on their scale are both of bare metal, none open or live. */
+  private static final double NEAR_OHMS = 0.6;
+
   /** Words nearer than this on their scale are said alike. */
   private static final double SAME_WORD = 0.2;
 
@@ -122,14 +125,15 @@ public final class Predictions {
     }
   }
 
-  /** Whether no check but of ohms would tell the two. */
+  /** Whether only the ohms of what touches would tell the two. */
   private boolean alike(double[] one, double[] two) {
     for (int c = 0; c < one.length; c++) {
       Check check = checks.get(c);
       double gap = Math.abs(one[c] - two[c]);
       boolean word = !check.measure().words().isEmpty();
-      double least = word ? SAME_WORD : Meter.error(two[c], check.measure()) / 2;
-      if (check.measure() != Measure.OHMS && gap > least) {
+      boolean ohms = check.measure() == Measure.OHMS;
+      double least = ohms ? NEAR_OHMS : word ? SAME_WORD : Meter.error(two[c], check.measure()) / 2;
+      if (gap > least) {
         return false;
       }
     }
@@ -152,9 +156,21 @@ public final class Predictions {
     Hypothesis gone = new Hypothesis(List.of(open), 0);
     Optional<Row> broken =
         Optional.ofNullable(listed.get(off))
-            .or(() -> predict(gone).map(mean -> row(gone, mean, check -> 0)));
+            .or(() -> predict(gone).map(mean -> row(gone, mean, check -> 0)))
+            .map(row -> underTheHand(row, made));
     return new Row(
         made.hypothesis(), made.means(), made.deviations(), made.solved(), broken.orElse(null));
+  }
+
+  /** While a hand moves it, it makes and breaks, whatever it was at before. */
+  private Row underTheHand(Row off, Row made) {
+    double[] means = off.means().clone();
+    for (int c = 0; c < means.length; c++) {
+      if (checks.get(c).measure() == Measure.MOVING) {
+        means[c] = made.means()[c];
+      }
+    }
+    return new Row(off.hypothesis(), means, off.deviations(), off.solved());
   }
 
   /**

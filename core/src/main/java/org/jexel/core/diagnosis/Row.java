@@ -65,7 +65,9 @@ record Row(
    */
   boolean apart(Row other, Check check, int place) {
     if (broken != null) {
-      return made().apart(other, check, place) && broken.apart(other, check, place);
+      return !hypothesis.breaksWith(other.hypothesis)
+          && made().apart(other, check, place)
+          && broken.apart(other, check, place);
     } else if (other.broken != null) {
       return other.apart(this, check, place);
     }

@@ -74,6 +74,14 @@ public final class BenchWork {
         .toList();
   }
 
+  /** Whether a repair changed what a check of the brakes reads. */
+  boolean brakesWereMended() {
+    return record.repairs().stream()
+        .flatMap(repair -> repair.again().stream())
+        .flatMap(id -> check(id).stream())
+        .anyMatch(check -> check.group() == Check.Group.BRAKES);
+  }
+
   /** Battery volts as read; every later check starts from them. */
   private OptionalDouble supply() {
     Taken read = newest().get(CheckSheet.SUPPLY);

@@ -31,7 +31,7 @@ public final class BreakawayWork {
   StationState state() {
     RigSheet sheet = rig.sheet();
     if (!rig.hasElectricBrakes()) {
-      return StationState.HOLDS;
+      return StationState.COMPUTED;
     }
     if (isMissing()) {
       return sheet.choice(RigField.BREAKAWAY_KIT).assumed()
@@ -40,6 +40,6 @@ public final class BreakawayWork {
     }
     return sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed()
         ? StationState.UNDER_WAY
-        : StationState.of(load().verdict().orElse(Verdict.WATCH));
+        : StationState.computed(load().verdict().orElse(Verdict.WATCH));
   }
 }

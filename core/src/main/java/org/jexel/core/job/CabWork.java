@@ -51,7 +51,8 @@ public final class CabWork {
     List<Verdict> verdicts = fitting().stream().map(Fitting.Finding::verdict).toList();
     Verdict worst = verdicts.stream().reduce(Verdict.HOLDS, Verdict::and);
     if (worst == Verdict.FAILS || !verdicts.contains(Verdict.NOT_YET)) {
-      return StationState.of(worst);
+      boolean proved = !fitting().isEmpty() && fitting().stream().allMatch(Fitting.Finding::proved);
+      return StationState.of(worst, proved);
     }
     return unknown() ? StationState.NOT_YET : StationState.UNDER_WAY;
   }

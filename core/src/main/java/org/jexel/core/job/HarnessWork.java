@@ -68,9 +68,11 @@ public final class HarnessWork {
     return steps().stream().filter(step -> !done(step)).findFirst();
   }
 
-  /** The first length that nobody has measured. */
+  /** The first length that nobody has measured, where wire is to be cut by it. */
   Optional<RigField> unmeasured() {
-    return RigWork.unentered(rig, LENGTHS.stream());
+    return scope().newSpans().isEmpty()
+        ? Optional.empty()
+        : RigWork.unentered(rig, LENGTHS.stream());
   }
 
   StationState state() {
@@ -82,6 +84,8 @@ public final class HarnessWork {
     if (worst != Verdict.FAILS && openStep().isPresent()) {
       return StationState.UNDER_WAY;
     }
-    return StationState.of(plan().problems().isEmpty() ? worst : worst.and(Verdict.WATCH));
+    return StationState.of(
+        plan().problems().isEmpty() ? worst : worst.and(Verdict.WATCH),
+        steps().stream().anyMatch(step -> ticked(step.id())));
   }
 }

@@ -1,7 +1,10 @@
 package org.jexel.core.job;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
@@ -15,14 +18,18 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
-import org.jexel.core.rig.Wish;
 import org.jexel.core.road.GainAdvice;
 
 /**
- * The one order in which a job's acts come up: the first rule that has something to say says it.
+ * The order in which a job's acts come up, by what is wanted of it: the first rule that has
+ * something to say says it. Plates and lengths are asked where an answer hangs on them: lengths
+ * before wire is cut by them, plates before the load is driven.
  */
 final class NextActs {
+  private static final Set<Fitting.Topic> EVERY_TOPIC = EnumSet.allOf(Fitting.Topic.class);
+
   private final Work work;
 
   private NextActs(Work work) {
@@ -31,28 +38,47 @@ final class NextActs {
 
   static NextAct of(Work work) {
     NextActs acts = new NextActs(work);
-    Stream<Supplier<Optional<NextAct>>> rules =
-        Stream.of(
-            acts::wrongSupply,
-            acts::readAgain,
-            acts::plate,
-            acts::overload,
-            acts::length,
-            acts::controllerKind,
-            acts::stepBeforeTheBench,
-            acts::failsBeyondTheProof,
-            acts::atTheBench,
-            acts::step,
-            () -> acts.inTheCab(Verdict.FAILS),
-            () -> acts.inTheCab(Verdict.NOT_YET),
-            acts::breakaway,
-            acts::onTheRoad);
-    return rules
+    return Stream.of(acts.always(), acts.first(), acts.proof(), acts.last())
+        .flatMap(Function.identity())
         .flatMap(rule -> rule.get().stream())
         .findFirst()
         .orElseGet(
             () -> act(Station.HANDOVER, new Aim.HandOver(), "Print the report and hand over"));
   }
+
+  /** What goes before anything that was wanted. */
+  private Stream<Rule> always() {
+    return Stream.of(this::wrongSupply, this::readAgain, this::overload);
+  }
+
+  /** What this job is begun with. */
+  private Stream<Rule> first() {
+    return switch (work.record().wish()) {
+      case REPAIR -> Stream.of(this::symptom);
+      case ANNUAL -> Stream.empty();
+      case NEW_CONTROLLER ->
+          Stream.of(this::controllerKind, this::feedRun, this::knownBeforeFitting, this::wiring);
+      case NEW_BUILD, CONVERT, REPLACE_CORD, ADD_LAMPS, ADD_BREAKAWAY ->
+          Stream.of(this::length, this::controllerKind, this::wiring);
+    };
+  }
+
+  private Stream<Rule> proof() {
+    return Stream.of(this::failsBeyondTheProof, this::atTheBench);
+  }
+
+  /** What closes it up, and what is driven. */
+  private Stream<Rule> last() {
+    return Stream.of(
+        this::step,
+        () -> inTheCab(EVERY_TOPIC, Verdict.FAILS),
+        () -> inTheCab(EVERY_TOPIC, Verdict.NOT_YET),
+        this::breakaway,
+        this::plate,
+        this::onTheRoad);
+  }
+
+  private interface Rule extends Supplier<Optional<NextAct>> {}
 
   private static NextAct act(Station station, Aim aim, String text) {
     return new NextAct(station, aim, text, "");
@@ -87,12 +113,36 @@ final class NextActs {
                     "Read again after the repair: " + check.title()));
   }
 
+  private Optional<NextAct> symptom() {
+    return work.bench().isBegun()
+        ? Optional.empty()
+        : Optional.of(
+            act(
+                Station.BENCH,
+                new Aim.FindFault(),
+                "Say what is wrong with it, or take the first look"));
+  }
+
   private Optional<NextAct> plate() {
-    return work.rig().unreadPlate().map(field -> enter(field, "Read the plate: "));
+    return isDriven() ? work.rig().unreadPlate().map(NextActs::readPlate) : Optional.empty();
+  }
+
+  private static NextAct readPlate(RigField field) {
+    return enter(field, "Read the plate: ");
   }
 
   private Optional<NextAct> length() {
-    return work.harness().unmeasured().map(field -> enter(field, "Measure: "));
+    return work.harness().unmeasured().map(NextActs::measure);
+  }
+
+  /** The drop in the controller's supply hangs on it. */
+  private Optional<NextAct> feedRun() {
+    return RigWork.unentered(work.record().rig(), Stream.of(RigField.FEED_RUN))
+        .map(NextActs::measure);
+  }
+
+  private static NextAct measure(RigField field) {
+    return enter(field, "Measure: ");
   }
 
   private static NextAct enter(RigField field, String verb) {
@@ -106,12 +156,14 @@ final class NextActs {
     return work.rig().ratings().stream()
         .filter(rating -> rating.verdict() == Verdict.FAILS)
         .findFirst()
-        .map(
-            over ->
-                act(
-                    Station.RIG,
-                    new Aim.MoveLoad(),
-                    "Move or leave load: " + over.title() + " " + over.words()));
+        .map(over -> work.rig().unreadPlate().map(NextActs::readPlate).orElse(moveLoad(over)));
+  }
+
+  private static NextAct moveLoad(RatingCheck over) {
+    return act(
+        Station.RIG,
+        new Aim.MoveLoad(),
+        "Move or leave load: " + over.title() + " " + over.words());
   }
 
   private Optional<NextAct> controllerKind() {
@@ -121,10 +173,15 @@ final class NextActs {
         : Optional.empty();
   }
 
-  private Optional<NextAct> stepBeforeTheBench() {
-    return work.record().wish() == Wish.REPAIR
-        ? Optional.empty()
-        : work.harness().openStep().filter(NextActs::beforeTheBench).map(NextActs::step);
+  /** What the cab must be known for before a hole is drilled or a battery is off. */
+  private Optional<NextAct> knownBeforeFitting() {
+    Set<Fitting.Topic> known = EnumSet.complementOf(EnumSet.of(Fitting.Topic.MOUNTING));
+    return inTheCab(known, Verdict.FAILS).or(() -> inTheCab(known, Verdict.NOT_YET));
+  }
+
+  /** The steps before the bench. */
+  private Optional<NextAct> wiring() {
+    return work.harness().openStep().filter(NextActs::beforeTheBench).map(NextActs::step);
   }
 
   private static boolean beforeTheBench(Step step) {
@@ -183,9 +240,9 @@ final class NextActs {
         : find(check);
   }
 
-  private Optional<NextAct> inTheCab(Verdict verdict) {
+  private Optional<NextAct> inTheCab(Set<Fitting.Topic> topics, Verdict verdict) {
     return work.cab().fitting().stream()
-        .filter(finding -> finding.verdict() == verdict)
+        .filter(finding -> topics.contains(finding.topic()) && finding.verdict() == verdict)
         .findFirst()
         .map(NextActs::fit);
   }
@@ -202,9 +259,20 @@ final class NextActs {
   }
 
   private Optional<NextAct> onTheRoad() {
-    return braked() && work.road().setting().isEmpty()
+    return isDriven() && work.road().settled().isEmpty()
         ? Optional.of(drive(work.road().advice()))
         : Optional.empty();
+  }
+
+  /** A gain is wanted where brakes or their controller were worked on, or are checked. */
+  private boolean isDriven() {
+    boolean wanted =
+        switch (work.record().wish()) {
+          case NEW_BUILD, CONVERT, NEW_CONTROLLER, ANNUAL -> true;
+          case REPAIR, REPLACE_CORD, ADD_LAMPS, ADD_BREAKAWAY ->
+              !work.record().stops().isEmpty() || work.bench().brakesWereMended();
+        };
+    return braked() && wanted;
   }
 
   private static NextAct drive(GainAdvice advice) {

@@ -23,12 +23,10 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     return new Progress(states, NextActs.of(work));
   }
 
-  /** The report is due once every other station stands. */
+  /** The report is due once every other station stands; nobody has signed one yet. */
   private static StationState handover(Work work, Map<Station, StationState> others) {
-    boolean done =
-        others.values().stream().allMatch(s -> s == StationState.HOLDS || s == StationState.WATCH);
-    if (done) {
-      return StationState.HOLDS;
+    if (others.values().stream().allMatch(StationState::stands)) {
+      return StationState.COMPUTED;
     }
     return work.bench().isBegun() ? StationState.UNDER_WAY : StationState.NOT_YET;
   }

@@ -62,6 +62,11 @@ public final class RigWork {
     }
     Verdict worst =
         ratings().stream().map(RatingCheck::verdict).reduce(Verdict.HOLDS, Verdict::and);
-    return StationState.of(gaps().isEmpty() ? worst : worst.and(Verdict.WATCH));
+    return StationState.of(gaps().isEmpty() ? worst : worst.and(Verdict.WATCH), isWeighed());
+  }
+
+  /** Whether the load was put on a scale, not only reckoned. */
+  public boolean isWeighed() {
+    return rig.sheet().enteredOf(RigField.WEIGHED_TONGUE, RigField.WEIGHED_AXLES) == 2;
   }
 }

@@ -1,8 +1,11 @@
 package org.jexel.core.job;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.jexel.core.braking.Surface;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.jexel.core.road.GainAdvice;
@@ -10,15 +13,21 @@ import org.jexel.core.road.GainBracket;
 import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Setting;
+import org.jexel.core.road.TestStop;
 
 /** Station 6: what must hold before a wheel turns, and the gain that the stops lead to. */
 public final class RoadWork {
+  /** A trailer heavier or lighter by more is another one to its brakes. */
+  private static final double SAME_LOAD = 0.1;
+
   private final JobRecord record;
+  private final RigWork rig;
   private final Once<Gate> gate;
   private final Once<GainAdvice> advice;
 
-  RoadWork(JobRecord record, BenchWork bench) {
+  RoadWork(JobRecord record, RigWork rig, BenchWork bench) {
     this.record = record;
+    this.rig = rig;
     this.gate =
         new Once<>(
             () ->
@@ -29,8 +38,25 @@ public final class RoadWork {
         new Once<>(
             () ->
                 GainBracket.advise(
-                    scale(),
-                    record.stops().stream().flatMap(stop -> stop.gainStop().stream()).toList()));
+                    scale(), course().stream().flatMap(stop -> stop.gainStop().stream()).toList()));
+  }
+
+  /** The surface of the newest stop; empty while none was driven. */
+  public Optional<Surface> surface() {
+    List<TestStop> stops = record.stops();
+    return stops.isEmpty() ? Optional.empty() : Optional.of(stops.get(stops.size() - 1).surface());
+  }
+
+  /** The stops that one gain is found by: of the newest one's surface, with the load of now. */
+  public List<TestStop> course() {
+    return record.stops().stream()
+        .filter(stop -> surface().equals(Optional.of(stop.surface())))
+        .filter(stop -> sameLoad(stop.trailerMass()))
+        .toList();
+  }
+
+  private boolean sameLoad(double trailerMass) {
+    return Math.abs(rig.load().mass() / trailerMass - 1) <= SAME_LOAD;
   }
 
   public Gate gate() {
@@ -49,13 +75,24 @@ public final class RoadWork {
     return advice.get();
   }
 
+  /** The newest settled gain, for whatever load it was found with. */
   public Optional<Setting> setting() {
     return record.setting();
   }
 
+  /** The newest settled gain, if it was found with the load of now. */
+  public Optional<Setting> settled() {
+    return setting().filter(setting -> sameLoad(setting.trailerMass()));
+  }
+
   StationState state() {
-    if (!record.rig().hasElectricBrakes() || setting().isPresent()) {
-      return StationState.HOLDS;
+    if (!record.rig().hasElectricBrakes()) {
+      return StationState.COMPUTED;
+    }
+    if (settled().isPresent()) {
+      return StationState.of(Verdict.HOLDS, !record.stops().isEmpty());
+    } else if (setting().isPresent()) {
+      return StationState.WATCH;
     }
     if (record.stops().isEmpty()) {
       return StationState.NOT_YET;

@@ -3,9 +3,13 @@ package org.jexel.core.job;
 import java.util.Locale;
 import org.jexel.core.quantity.Verdict;
 
-/** How a station stands. */
+/**
+ * How a station stands. It holds by what was read, ticked or tried at it; what only the computation
+ * says is computed.
+ */
 public enum StationState {
   NOT_YET("not yet"),
+  COMPUTED("computed"),
   UNDER_WAY("under way"),
   HOLDS("holds"),
   WATCH("watch"),
@@ -24,6 +28,23 @@ public enum StationState {
       case WATCH -> WATCH;
       case FAILS -> FAILS;
     };
+  }
+
+  /** A verdict that nothing was read for: what fails or is to be watched does so all the same. */
+  static StationState computed(Verdict verdict) {
+    return verdict == Verdict.HOLDS ? COMPUTED : of(verdict);
+  }
+
+  /**
+   * @param proved whether something was read, ticked or tried for it
+   */
+  public static StationState of(Verdict verdict, boolean proved) {
+    return proved ? of(verdict) : computed(verdict);
+  }
+
+  /** Whether nothing at it is open or wrong. */
+  boolean stands() {
+    return this == HOLDS || this == WATCH || this == COMPUTED;
   }
 
   public String label() {

@@ -28,7 +28,7 @@ public final class Work {
     this.harness = new HarnessWork(record, plan, bench, units);
     this.cab = new CabWork(record, plan);
     this.breakaway = new BreakawayWork(record, plan);
-    this.road = new RoadWork(record, bench);
+    this.road = new RoadWork(record, rig, bench);
     this.progress = new Once<>(() -> Progress.of(this));
   }
 

@@ -10,10 +10,11 @@ import org.jexel.core.quantity.UnitSystem;
  * Closes in on the highest gain that does not lock, by halving the bracket on the controller's own
  * grid.
  *
- * <p>Starts at the middle. While no lock was seen, a step upward takes at most half of what
- * remains. A stop on the verge bounds the answer to within one step. Where stops at one gain
- * contradict each other the majority speaks, and a tie asks for a repeat. The answer stands when
- * the bracket is one step wide and its lower edge was confirmed by a second stop without lock.
+ * <p>The stops are those of one surface and one load. Starts at the middle. While no lock was seen,
+ * a step upward takes at most half of what remains. A stop on the verge is made once more; the
+ * verge twice at one gain bounds the answer. Where stops at one gain contradict each other the
+ * majority speaks, and a tie asks for a repeat. The answer stands when the bracket is one step wide
+ * and its lower edge was confirmed by a second stop without lock.
  */
 public final class GainBracket {
   /** Stops after which searching on wears tyres more than it teaches. */
@@ -33,8 +34,6 @@ public final class GainBracket {
           "No stop yet. Start at the middle of the scale.");
     }
     TreeMap<Double, int[]> counts = new TreeMap<>();
-    boolean verge = false;
-    double vergeAt = Double.NaN;
     for (GainStop stop : stops) {
       int[] count = counts.computeIfAbsent(stop.gain(), gain -> new int[2]);
       count[stop.outcome().locked() ? 1 : 0]++;
@@ -67,21 +66,19 @@ public final class GainBracket {
                   Measure.GAIN.number(upper, UnitSystem.METRIC),
                   Measure.GAIN.number(lower, UnitSystem.METRIC)));
     }
-    for (GainStop stop : stops) {
-      if (stop.outcome() == Outcome.VERGE && stop.gain() == lower) {
-        verge = true;
-        vergeAt = stop.gain();
-      }
-    }
-    if (stops.size() >= MOST_STOPS && !settled(scale, lower, upper, counts, verge)) {
+    double free = lower;
+    long verges =
+        stops.stream().filter(s -> s.outcome() == Outcome.VERGE && s.gain() == free).count();
+    if (stops.size() >= MOST_STOPS
+        && !settled(scale, lower, upper, counts, verges >= CONFIRMATIONS)) {
       return fault(
           lower, upper, "Twelve stops and no clear answer. Something changes between stops.");
     }
-    return close(scale, counts, lower, upper, verge && vergeAt == lower);
+    return close(scale, counts, lower, upper, verges);
   }
 
   private static GainAdvice close(
-      GainScale scale, TreeMap<Double, int[]> counts, double lower, double upper, boolean verge) {
+      GainScale scale, TreeMap<Double, int[]> counts, double lower, double upper, long verges) {
     if (Double.isNaN(lower)) {
       if (scale.down((scale.least() + upper) / 2) <= scale.least()) {
         return fault(
@@ -97,25 +94,25 @@ public final class GainBracket {
           upper,
           "It locks at %s: halve.".formatted(Measure.GAIN.number(upper, UnitSystem.METRIC)));
     }
-    boolean oneStep = verge || upper - lower <= scale.step() * 1.001;
+    boolean nextLocks = upper - lower <= scale.step() * 1.001;
     boolean top = scale.atLeast(lower, scale.greatest());
-    if (oneStep) {
-      if (Must.have(counts, lower)[0] >= CONFIRMATIONS) {
-        return advice(
-            GainAdvice.Act.SETTLE,
-            lower,
-            lower,
-            upper,
-            "%s holds twice and one step more locks."
-                .formatted(Measure.GAIN.number(lower, UnitSystem.METRIC)));
-      }
+    int free = Must.have(counts, lower)[0];
+    if (nextLocks || verges >= CONFIRMATIONS || verges == free) {
+      boolean twice = free >= CONFIRMATIONS;
+      String words =
+          nextLocks
+              ? twice ? "%s held twice, and %s locked." : "%s held and %s locked. Confirm it once."
+              : twice
+                  ? "%s was twice on the verge. No mark above it was tried."
+                  : "%s was on the verge once. A second stop there tells whether it is.";
       return advice(
-          GainAdvice.Act.CONFIRM,
+          twice ? GainAdvice.Act.SETTLE : GainAdvice.Act.CONFIRM,
           lower,
           lower,
           upper,
-          "%s is the highest that does not lock. Confirm it once."
-              .formatted(Measure.GAIN.number(lower, UnitSystem.METRIC)));
+          words.formatted(
+              Measure.GAIN.number(lower, UnitSystem.METRIC),
+              Measure.GAIN.number(upper, UnitSystem.METRIC)));
     }
     if (top) {
       return fault(

@@ -82,6 +82,22 @@ class FittingTest {
         .allSatisfy((topic, verdict) -> assertThat(verdict).isEqualTo(Verdict.HOLDS));
   }
 
+  /** A supply that was only reckoned is one that nobody looked at. */
+  @Test
+  void theSupplyIsProvedByTheBreakerThatWasFound() {
+    for (boolean looked : new boolean[] {false, true}) {
+      OptionalDouble breaker = looked ? OptionalDouble.of(20) : OptionalDouble.empty();
+      List<Fitting.Finding> findings =
+          Fitting.of(
+              RIG,
+              Wish.ANNUAL,
+              ControllerFeed.of(RIG, HarnessPlanner.plan(RIG, WireSize.GAUGES)),
+              found(breaker, null, null, turned(3), true));
+      assertThat(Fitting.proved(findings, Fitting.Topic.SUPPLY)).isEqualTo(looked);
+      assertThat(Fitting.proved(findings, Fitting.Topic.MOUNTING)).isTrue();
+    }
+  }
+
   @Test
   void anglesThatHoldDoNotHideAPlaceThatNobodyLookedAt() {
     assertThat(

@@ -248,6 +248,50 @@ class DiagnosisTest {
     return new Row(any, new double[] {mean}, new double[] {deviation}, true);
   }
 
+  /** It reads sound or dead at rest, and neither reading is of it alone; the hand tells. */
+  @Test
+  void whatMakesAndBreaksIsToldByTheHandOnly() {
+    Row loose = row("Loose, makes and breaks: left pin");
+    Row dead = row("No contact: left pin");
+    Row healthy = PREDICTIONS.singles().get(0);
+    int volts = place("loaded.left");
+    int moved = place("moved.plug.left");
+    assertThat(healthy.apart(dead, CHECKS.get(volts), volts)).isTrue();
+    for (Row rest : List.of(healthy, dead)) {
+      assertThat(loose.apart(rest, CHECKS.get(volts), volts)).isFalse();
+      assertThat(rest.apart(loose, CHECKS.get(volts), volts)).isFalse();
+    }
+    assertThat(loose.apart(healthy, CHECKS.get(moved), moved)).isTrue();
+    assertThat(loose.apart(row("No contact: right pin"), CHECKS.get(moved), moved)).isTrue();
+    assertThat(loose.apart(dead, CHECKS.get(moved), moved)).as("mended alike").isFalse();
+  }
+
+  /** Dark once and sound the next minute is no contradiction, but a contact. */
+  @Test
+  void whatWasDarkAndIsSoundWithoutAHandOnItMakesAndBreaks() {
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    CHECKS.stream()
+        .filter(check -> check.round().equals("look.left"))
+        .forEach(
+            check ->
+                seen.add(
+                    new Diagnosis.Seen(
+                        check.id(), check.id().contains("own") ? check.band().expected() : 0)));
+    Check volts = CHECKS.get(place("loaded.left"));
+    seen.add(new Diagnosis.Seen(volts.id(), volts.band().expected()));
+    assertThat(Diagnosis.of(PREDICTIONS, seen).groups().get(0).words(UnitSystem.METRIC).get(0))
+        .contains("akes and breaks");
+    seen.add(new Diagnosis.Seen("moved.plug.left", 1));
+    Diagnosis.Group found = Diagnosis.of(PREDICTIONS, seen).groups().get(0);
+    assertThat(found.words(UnitSystem.METRIC).get(0))
+        .isEqualTo("Loose, makes and breaks: left pin");
+    assertThat(found.present()).isGreaterThan(0.85);
+  }
+
+  private static int place(String id) {
+    return CHECKS.stream().map(Check::id).toList().indexOf(id);
+  }
+
   /** Else a rival's slight severity beside the leader would make the answer look sure. */
   @Test
   void oneFaultStandsInOneGroupInAllItsSeverities() {
@@ -290,7 +334,7 @@ class DiagnosisTest {
     assertThat(Diagnosis.of(PREDICTIONS, List.of(new Diagnosis.Seen("anvil", 1))).fits()).isTrue();
   }
 
-  /** A lamp that is dark with the tails on, and bright once an indicator is added to them. */
+  /** A lamp that lights with the tails on, and is dark once an indicator is added to them. */
   @Test
   void ofTwoReadingsThatContradictEachOtherBothAreDoubtful() {
     List<Diagnosis.Seen> seen = new ArrayList<>();
@@ -300,9 +344,11 @@ class DiagnosisTest {
           .forEach(check -> seen.add(new Diagnosis.Seen(check.id(), check.band().expected())));
     }
     assertThat(Diagnosis.of(PREDICTIONS, seen).doubtful()).isEmpty();
-    for (String lamp : List.of("lamp_tail_rear_left", "lamp_tail_rear_right")) {
+    for (double glow : List.of(2.0, 3.0)) {
+      String lamp = "lamp_right_rear_right";
       List<Diagnosis.Seen> torn = new ArrayList<>(seen);
-      torn.add(new Diagnosis.Seen("look.tail." + lamp, 0));
+      torn.removeIf(reading -> reading.check().equals("look.tail." + lamp));
+      torn.add(new Diagnosis.Seen("look.tail." + lamp, glow));
       Diagnosis diagnosis = Diagnosis.of(PREDICTIONS, torn);
       assertThat(diagnosis.fits()).isFalse();
       assertThat(diagnosis.doubtful())

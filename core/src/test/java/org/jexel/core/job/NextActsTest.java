@@ -126,23 +126,72 @@ class NextActsTest {
   }
 
   @Test
-  void platesComeFirstThenLengthsThenTheBench() {
+  void whatIsWantedSteersTheFirstAct() {
+    entered(BRAKED);
+    wish = Wish.REPAIR;
+    assertThat(next().aim()).isEqualTo(new Aim.FindFault());
+    assertThat(next().text()).isEqualTo("Say what is wrong with it, or take the first look");
+    wish = Wish.ANNUAL;
+    assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
+    wish = Wish.NEW_CONTROLLER;
+    assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.CONTROLLER_KIND));
+    entered(new Object[] {RigField.CONTROLLER_KIND, "UNDER_DASH"});
+    assertThat(next().text()).isEqualTo("Measure: tow vehicle, wire run, battery to socket");
+    entered(LENGTHS);
+    assertThat(next().aim()).isEqualTo(new Aim.FitController(Fitting.Topic.CONTROLLER));
+    entered(CONTROLLER);
+    assertThat(next().text()).as("while the battery is on").contains("stop signal");
+    assertThat(next().station()).isEqualTo(Station.CAB);
+  }
+
+  /** Wire is cut by them. */
+  @Test
+  void lengthsAreAskedBeforeTheStepsOfWhatIsWired() {
     entered(UNBRAKED);
+    wish = Wish.NEW_BUILD;
+    assertThat(next().text()).isEqualTo("Measure: tow vehicle, wire run, battery to socket");
+    assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
+    entered(LENGTHS);
+    assertThat(next().aim()).isEqualTo(new Aim.DoStep());
+    sheet.clear();
+    entered(UNBRAKED);
+    wish = Wish.ANNUAL;
+    assertThat(state(Station.HARNESS)).isNotEqualTo(StationState.UNDER_WAY);
+  }
+
+  @Test
+  void platesAreReadBeforeTheLoadIsDriven() {
+    entered(BRAKED, CONTROLLER, new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    prove();
     assertThat(next().text()).isEqualTo("Read the plate: tow vehicle, kerb mass");
     assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.KERB_MASS));
     assertThat(state(Station.RIG)).isEqualTo(StationState.UNDER_WAY);
     entered(PLATES);
-    assertThat(next().text()).isEqualTo("Measure: tow vehicle, wire run, battery to socket");
-    assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
-    entered(LENGTHS);
-    assertThat(next().station()).isEqualTo(Station.BENCH);
-    assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
+    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+  }
+
+  /** Nobody drives stops for a lamp; whoever mended brakes does. */
+  @Test
+  void aFaultJobIsDrivenOnlyAfterWorkOnTheBrakes() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    wish = Wish.REPAIR;
+    prove();
+    mend("socket.tail");
+    prove();
+    ticked = work().harness().steps().stream().map(Step::id).collect(Collectors.toSet());
+    assertThat(next().aim()).isEqualTo(new Aim.HandOver());
+    mend("brake.volts");
+    prove();
+    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
   }
 
   @Test
-  void anOverloadGoesBeforeEverythingElse() {
-    entered(UNBRAKED, PLATES);
+  void anOverloadGoesBeforeEverythingElseAndAnAssumedRatingIsReadFirst() {
+    entered(UNBRAKED);
     load.add(new LoadItem("Bricks", 2000, 2.6));
+    assertThat(next().text()).startsWith("Read the plate: ");
+    entered(PLATES);
     assertThat(next().aim()).isEqualTo(new Aim.MoveLoad());
     assertThat(next().text()).contains("over the rating");
     assertThat(state(Station.RIG)).isEqualTo(StationState.FAILS);
@@ -199,7 +248,7 @@ class NextActsTest {
   void anUnbrakedTrailerNeedsNoCabNoBreakawayAndNoRoad() {
     entered(UNBRAKED, PLATES, LENGTHS);
     for (Station station : List.of(Station.CAB, Station.BREAKAWAY, Station.ROAD)) {
-      assertThat(state(station)).as(station.label()).isEqualTo(StationState.HOLDS);
+      assertThat(state(station)).as(station.label()).isEqualTo(StationState.COMPUTED);
     }
     assertThat(state(Station.HANDOVER)).isEqualTo(StationState.NOT_YET);
     prove();
@@ -212,7 +261,8 @@ class NextActsTest {
   @Test
   void theCabComesBeforeTheBreakawayAndThatBeforeTheRoad() {
     entered(BRAKED, PLATES, LENGTHS);
-    assertThat(next().text()).isEqualTo("Say which controller it is");
+    prove();
+    assertThat(next().text()).isEqualTo("Say which controller it is.");
     entered(new Object[] {RigField.CONTROLLER_KIND, "UNDER_DASH"});
     prove();
     assertThat(next().aim()).isEqualTo(new Aim.FitController(Fitting.Topic.CONTROLLER));
@@ -249,6 +299,37 @@ class NextActsTest {
     assertThat(next().station()).isEqualTo(Station.HANDOVER);
   }
 
+  /** What locks on gravel does not on asphalt; a full trailer is another one than an empty one. */
+  @Test
+  void stopsOfOneSurfaceAndOneLoadFindAGainForThemAlone() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    prove();
+    stop(5, TestStop.Way.LEVER, Outcome.FIRM);
+    assertThat(work().road().advice().lower()).isEqualTo(5);
+    stops.add(
+        new TestStop(
+            5,
+            TestStop.Way.LEVER,
+            11.1,
+            Surface.GRAVEL,
+            Outcome.LOCKED,
+            null,
+            null,
+            2100,
+            450,
+            ""));
+    assertThat(work().road().advice().act()).as("no contradiction").isEqualTo(GainAdvice.Act.TRY);
+    assertThat(work().road().advice().lower()).isNaN();
+    setting = Optional.of(new Setting(4, Surface.GRAVEL, 450, Instant.EPOCH, "Somebody"));
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
+    load.add(new LoadItem("Straw", 44, 2.6));
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
+    load.add(new LoadItem("More straw", 60, 2.6));
+    assertThat(state(Station.ROAD)).as("another trailer").isEqualTo(StationState.WATCH);
+    assertThat(next().text()).isEqualTo("Try a stop at gain 5");
+  }
+
   @Test
   void noLockAtTheTopOfTheScaleIsAFault() {
     entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
@@ -261,12 +342,11 @@ class NextActsTest {
     assertThat(state(Station.ROAD)).isEqualTo(StationState.FAILS);
   }
 
-  /** A conversion is wired before it is tried; a repair is found before it is mended. */
+  /** A conversion is wired before it is tried. */
   @Test
-  void stepsGoBeforeTheBenchExceptInARepair() {
+  void stepsGoBeforeTheBench() {
     entered(UNBRAKED, PLATES, LENGTHS);
-    wish = Wish.REPAIR;
-    assertThat(next().station()).isEqualTo(Station.BENCH);
+    entered(new Object[] {RigField.TOW_CONNECTOR, "blade-7"});
     wish = Wish.NEW_BUILD;
     assertThat(next().aim()).isEqualTo(new Aim.DoStep());
     Step first = work().harness().steps().get(0);
@@ -284,6 +364,35 @@ class NextActsTest {
         .extracting(Step::phase)
         .isEqualTo(Step.Phase.CLOSE);
     assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
+    ticked = work().harness().steps().stream().map(Step::id).collect(Collectors.toSet());
+    assertThat(state(Station.HARNESS)).isEqualTo(StationState.HOLDS);
+    wish = Wish.ANNUAL;
+    ticked = Set.of();
+    assertThat(state(Station.HARNESS)).isEqualTo(StationState.COMPUTED);
+  }
+
+  /** What the computation says by itself is computed; a scale, ticks and readings prove it. */
+  @Test
+  void aStationHoldsByWhatWasDoneAtItAndByNothingElse() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(
+        new Object[] {
+          RigField.BREAKAWAY_KIT,
+          "OWN_BATTERY",
+          RigField.BREAKAWAY_CAPACITY,
+          90_000,
+          RigField.BREAKAWAY_AGE,
+          3e7
+        });
+    for (Station station : Station.values()) {
+      assertThat(state(station)).as(station.label()).isNotEqualTo(StationState.HOLDS);
+    }
+    assertThat(state(Station.CAB)).isEqualTo(StationState.COMPUTED);
+    assertThat(state(Station.BREAKAWAY)).isEqualTo(StationState.COMPUTED);
+    setting = Optional.of(new Setting(6, Surface.DRY_ASPHALT, 450, Instant.EPOCH, "Somebody"));
+    assertThat(state(Station.ROAD)).as("nobody drove").isEqualTo(StationState.COMPUTED);
+    stop(6, TestStop.Way.LEVER, Outcome.FIRM);
+    assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
   }
 
   @Test

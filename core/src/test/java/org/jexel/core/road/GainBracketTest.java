@@ -84,11 +84,29 @@ class GainBracketTest {
     assertThat(advice.gain() - gain).isLessThanOrEqualTo(Math.max(0.5, (10 - gain) / 2));
   }
 
+  /** Once may be a bump in the road; what was never tried above it is said to be so. */
   @Test
-  void aStopOnTheVergeBoundsTheAnswerAtOnce() {
-    GainAdvice advice = GainBracket.advise(HALVES, List.of(stop(6, Outcome.VERGE)));
-    assertThat(advice.act()).isEqualTo(GainAdvice.Act.CONFIRM);
-    assertThat(advice.gain()).isEqualTo(6);
+  void theVergeIsDrivenTwiceBeforeItBoundsTheAnswer() {
+    GainStop verge = stop(6, Outcome.VERGE);
+    GainAdvice once = GainBracket.advise(HALVES, List.of(verge));
+    assertThat(once.act()).isEqualTo(GainAdvice.Act.CONFIRM);
+    assertThat(once.gain()).isEqualTo(6);
+    GainAdvice twice = GainBracket.advise(HALVES, List.of(verge, verge));
+    assertThat(twice.act()).isEqualTo(GainAdvice.Act.SETTLE);
+    assertThat(twice.reason()).isEqualTo("6 was twice on the verge. No mark above it was tried.");
+    GainAdvice notAgain = GainBracket.advise(HALVES, List.of(verge, stop(6, Outcome.FIRM)));
+    assertThat(notAgain.act()).isEqualTo(GainAdvice.Act.TRY);
+    assertThat(notAgain.gain()).isGreaterThan(6);
+  }
+
+  @Test
+  void aSettledGainNamesTheMarkThatLocked() {
+    GainAdvice settled =
+        GainBracket.advise(
+            HALVES,
+            List.of(stop(6.5, Outcome.LOCKED), stop(6, Outcome.FIRM), stop(6, Outcome.FIRM)));
+    assertThat(settled.act()).isEqualTo(GainAdvice.Act.SETTLE);
+    assertThat(settled.reason()).isEqualTo("6 held twice, and 6.5 locked.");
   }
 
   @Test
