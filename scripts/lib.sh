@@ -71,7 +71,7 @@ db_start() {
     if [ "$DB_ACCOUNT" = nobody ]; then set -- setsid setpriv --reuid=nobody --regid=nogroup --clear-groups "$daemon"; else set -- setsid "$daemon"; fi
     exec "$@" --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/data" --socket="$DB_SOCKET" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$dir/mariadb.pid" --character-set-server=utf8mb4 \
-    --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=128M --max-connections=160 --skip-name-resolve \
+    --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=128M --max-connections=80 --skip-name-resolve \
     >"$dir/mariadb.log" 2>&1
   ) &
   DB_PID=$!

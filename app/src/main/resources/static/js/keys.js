@@ -1,3 +1,5 @@
+import { unfold } from "./page.js";
+
 /* Every act has a key; the list of them opens with a question mark. */
 const cards = () => [
   ...document.querySelectorAll(".card-row > h2 > a, .card-row > h3 > a, .rows td.num > a"),
@@ -40,7 +42,8 @@ const next = () => {
 const came = sessionStorage.getItem(NEXT);
 if (came !== null) {
   sessionStorage.removeItem(NEXT);
-  document.addEventListener("DOMContentLoaded", () => stand(asked(came)));
+  // Not before: on its way to the card that the address names the browser takes the focus away.
+  window.addEventListener("load", () => stand(asked(came)));
 }
 const sums = () => {
   const all = [...document.querySelectorAll("details.sum")];
@@ -61,6 +64,7 @@ const acts = {
   j: () => along(1),
   k: () => along(-1),
   s: sums,
+  t: unfold,
   z: () => {
     const undo = document.getElementById("undo");
     if (undo) undo.click();

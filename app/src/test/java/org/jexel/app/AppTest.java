@@ -14,7 +14,7 @@ import org.springframework.boot.test.context.SpringBootTest;
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = {
       "jexel.demo=true",
-      "jexel.data=${JEXEL_TEST_DATA:target/test-data}/${JEXEL_DB_NAME:jexel}",
+      "jexel.data=${JEXEL_TEST_DATA:target/test-data}",
       "spring.datasource.hikari.maximum-pool-size=8",
       "spring.jpa.properties.hibernate.generate_statistics=true",
       "logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"

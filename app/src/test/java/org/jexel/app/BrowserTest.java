@@ -184,6 +184,30 @@ class BrowserTest {
     assertThat(browser.complaints()).isEmpty();
   }
 
+  /** Whoever stands before a dark lamp wants to look, not to fill in forms. */
+  @Test
+  void aFaultJobReachesItsFirstReadingInSevenActs() {
+    browser.signIn("electrician");
+    List<Runnable> acts =
+        List.of(
+            () -> browser.at("#new-job").sendKeys(Keys.ENTER),
+            () -> browser.at("input[name=kind][value=STALL]").sendKeys(Keys.SPACE),
+            () -> browser.at("input[name=wish][value=REPAIR]").sendKeys(Keys.SPACE),
+            () -> browser.at("button.act[type=submit]").sendKeys(Keys.ENTER),
+            () -> browser.at("#start").sendKeys("Lamps glow wrongly. Left"),
+            () -> browser.at("#start").submit(),
+            () -> {
+              browser.await("the round", () -> browser.path().contains("start=look.left"));
+              browser.at("#card-finder button[name=atOnce]").sendKeys(Keys.ENTER);
+            });
+    acts.forEach(Runnable::run);
+    browser.await("it is recorded", () -> !browser.text("#next-act").contains("first look"));
+    String job = browser.path().split("/")[2];
+    browser.open("/jobs/" + job + "/bench?card=look.left");
+    assertThat(browser.text(".chain")).contains("stands");
+    assertThat(acts).hasSizeLessThanOrEqualTo(7);
+  }
+
   /** Model and stop signal: what the next act asks for while the battery is still on. */
   private void knownBeforeFitting() {
     browser.press(Keys.ESCAPE);
@@ -465,10 +489,13 @@ class BrowserTest {
     assertThat(browser.at("#reading").getDomProperty("value")).isEqualTo("6");
     browser.at("#reading").clear();
     browser.press(Keys.ESCAPE);
-    String at = browser.path();
-    browser.at("body").sendKeys("u");
-    browser.await("the place", () -> browser.path().equals(at));
-    browser.at("body").sendKeys("u");
+    for (int turn = 0; turn < 2; turn++) {
+      String at = browser.path();
+      String units = browser.text("#units-form button");
+      browser.at("body").sendKeys("u");
+      browser.await("other units", () -> !browser.text("#units-form button").equals(units));
+      assertThat(browser.path()).isEqualTo(at);
+    }
   }
 
   private String focused() {

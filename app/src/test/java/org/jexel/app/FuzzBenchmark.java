@@ -125,10 +125,7 @@ class FuzzBenchmark {
       String token = Walker.hidden(http.get("/me").body(), "_csrf");
       String bearer =
           java.nio.file.Files.readString(
-                  java.nio.file.Path.of(
-                      System.getenv("JEXEL_TEST_DATA"),
-                      System.getProperty("JEXEL_DB_NAME"),
-                      "demo-token"))
+                  java.nio.file.Path.of(System.getenv("JEXEL_TEST_DATA"), "demo-token"))
               .strip();
       for (int i = 0; i < INPUTS / HANDS; i++) {
         switch (nasty.below(10)) {

@@ -51,9 +51,21 @@ class HarnessPages {
   /** A circuit with the colour of its conductor. */
   record Row(Circuit circuit, String colour, String code) {}
 
-  /** A step with who ticked it. */
+  /** A step with who ticked it, as a whole or in its items. */
   record StepRow(
-      Step step, boolean done, boolean current, @Nullable StepTick tick, boolean byItself) {}
+      Step step,
+      boolean done,
+      boolean current,
+      @Nullable StepTick tick,
+      boolean byItself,
+      List<ItemRow> items) {}
+
+  /**
+   * An item of a step.
+   *
+   * @param tick null while it is not done
+   */
+  record ItemRow(Step.Item item, @Nullable StepTick tick) {}
 
   /** One view of a connector, drawn. */
   record FaceView(Face.View view, String drawing) {}
@@ -188,7 +200,12 @@ class HarnessPages {
     for (Step step : file.work().harness().steps()) {
       StepTick tick = HarnessRows.tick(file, step.id()).filter(StepTick::done).orElse(null);
       boolean done = file.work().harness().done(step);
-      rows.add(new StepRow(step, done, step.equals(current), tick, done && tick == null));
+      List<ItemRow> items =
+          step.items().stream()
+              .map(item -> new ItemRow(item, HarnessRows.tick(file, item.id()).orElse(null)))
+              .toList();
+      boolean byItself = done && tick == null && items.isEmpty();
+      rows.add(new StepRow(step, done, step.equals(current), tick, byItself, items));
     }
     return rows;
   }

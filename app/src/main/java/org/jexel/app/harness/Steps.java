@@ -2,6 +2,7 @@ package org.jexel.app.harness;
 
 import java.time.Clock;
 import org.jexel.app.job.JobFile;
+import org.jexel.core.harness.Step;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,14 +18,26 @@ public class Steps {
     this.clock = clock;
   }
 
-  /** Ticks or unticks a step of this job; a step that it has not is left alone. */
+  /**
+   * Ticks or unticks a step of this job, or one item of it; a step that it has not is left alone.
+   * Of a step with items every one is ticked.
+   */
   @Transactional(propagation = Propagation.MANDATORY)
   public void tick(JobFile file, String step, boolean done) {
-    boolean known = file.work().harness().steps().stream().anyMatch(s -> s.id().equals(step));
-    boolean now = HarnessRows.tick(file, step).map(StepTick::done).orElse(false);
-    if (known && now != done) {
-      ticks.save(new StepTick(file.job(), step, done, file.person(), clock.instant()));
-      ticks.flush();
+    for (Step each : file.work().harness().steps()) {
+      if (each.id().equals(step)) {
+        each.ticks().forEach(id -> set(file, id, done));
+      } else if (each.ticks().contains(step)) {
+        set(file, step, done);
+      }
+    }
+    ticks.flush();
+  }
+
+  private void set(JobFile file, String id, boolean done) {
+    boolean now = HarnessRows.tick(file, id).map(StepTick::done).orElse(false);
+    if (now != done) {
+      ticks.save(new StepTick(file.job(), id, done, file.person(), clock.instant()));
       file.changed();
     }
   }

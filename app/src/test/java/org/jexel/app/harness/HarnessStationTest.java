@@ -80,14 +80,36 @@ class HarnessStationTest {
   @Test
   void stepsAreTickedWithWhoAndTheNextStripFollows() throws Exception {
     String ref = job("Steps");
-    assertThat(card(ref, "steps")).contains("Battery off, plug out").contains("Mount side marker");
-    tick(ref, "prepare.off", true);
+    assertThat(card(ref, "steps")).contains("plug out, old conductors tagged");
+    tick(ref, "prepare.tag", true);
     assertThat(card(ref, "steps"))
-        .contains("aria-label=\"Not done after all: Battery off")
+        .contains("aria-label=\"Not done after all: Wheels chocked")
         .contains("Tamo Berin, ");
-    tick(ref, "prepare.off", false);
+    tick(ref, "prepare.tag", false);
     tick(ref, "no.such.step", true);
-    assertThat(card(ref, "steps")).contains("aria-label=\"Done: Battery off");
+    assertThat(card(ref, "steps")).contains("aria-label=\"Done: Wheels chocked");
+  }
+
+  /** One after the other, or all at once; the step is done with the last of them. */
+  @Test
+  void whatIsDoneOnSeveralLampsIsTickedLampByLamp() throws Exception {
+    String ref = job("Several");
+    List<String> items =
+        Pattern.compile("value=\"true (mount\\.[^\"]+)\"")
+            .matcher(card(ref, "steps"))
+            .results()
+            .map(found -> found.group(1))
+            .toList();
+    assertThat(items).hasSizeGreaterThan(1);
+    String steps = "/jobs/" + ref + "/harness/steps";
+    for (String item : items) {
+      assertThat(card(ref, "steps")).contains("Done: Mount");
+      electrician.post(steps, Map.of("item", "true " + item));
+      assertThat(card(ref, "steps")).contains("value=\"false " + item + "\"");
+    }
+    assertThat(card(ref, "steps")).contains("Not done after all: Mount");
+    electrician.post(steps, Map.of("item", "false " + items.get(0)));
+    assertThat(card(ref, "steps")).contains("value=\"true " + items.get(0) + "\"");
   }
 
   private void tick(String ref, String step, boolean done) throws Exception {

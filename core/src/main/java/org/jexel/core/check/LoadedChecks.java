@@ -167,7 +167,7 @@ final class LoadedChecks {
   private void lamp(Load load) {
     Setup setup = Setup.rig(word(load.function()));
     String state = held(word(load.function()));
-    String which = load.label() + ", " + load.function().label();
+    String which = load.label() + ", " + load.function().lit();
     volts(
         CheckId.of("lamp", load),
         "Across " + which,

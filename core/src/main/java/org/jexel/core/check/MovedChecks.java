@@ -83,6 +83,6 @@ final class MovedChecks {
     if (on.contains(StateWord.LEVER)) {
       all += ", manual lever held full for seconds at a time";
     }
-    return all + ". ";
+    return all + ". What goes out once, make it go out a second time before you say so. ";
   }
 }

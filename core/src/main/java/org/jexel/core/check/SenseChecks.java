@@ -147,7 +147,7 @@ final class SenseChecks {
   private String part(PinFunction function) {
     boolean turn = function == PinFunction.LEFT || function == PinFunction.RIGHT;
     return !turn
-        ? function.label()
+        ? function.lit()
         : harness.has(PinFunction.STOP) ? "indicator" : "stop and indicator";
   }
 

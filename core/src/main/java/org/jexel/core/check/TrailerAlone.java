@@ -110,7 +110,7 @@ final class TrailerAlone {
     for (Load load : harness.loads()) {
       between(
           CheckId.of("continuity", load),
-          "%s, %s: from its pin".formatted(load.label(), load.function().label()),
+          "%s, %s: from its pin".formatted(load.label(), load.function().lit()),
           load.function(),
           load,
           load.feed(),

@@ -25,4 +25,9 @@ public enum PinFunction {
   public String label() {
     return label;
   }
+
+  /** What of a lamp it lights, beside the lamp's own name, which says its side already. */
+  public String lit() {
+    return this == LEFT || this == RIGHT ? "indicator" : label;
+  }
 }

@@ -8,9 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.check.Check;
-import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultFamily;
-import org.jexel.core.network.RigNetwork;
 
 /**
  * Two faults at once. Every single that explains a part of the readings is weighed with every
@@ -203,21 +201,13 @@ final class Company {
     return best;
   }
 
-  /** A wrong stop signal is a fault of the controller's input. */
-  private static Stream<String> partsOf(Fault fault) {
-    return fault.kind() == Fault.Kind.SIGNAL
-        ? Stream.of(RigNetwork.CONTROLLER)
-        : Stream.of(fault.part(), fault.other());
-  }
-
   /** Two faults of one part are one fault. */
   private boolean apart(int one, int two) {
     Set<String> parts = new HashSet<>();
     return one != two
         && Stream.of(singles.get(one).hypothesis(), singles.get(two).hypothesis())
             .flatMap(h -> h.faults().stream())
-            .flatMap(Company::partsOf)
-            .filter(part -> !part.isEmpty())
+            .flatMap(fault -> fault.parts().stream())
             .allMatch(parts::add);
   }
 }

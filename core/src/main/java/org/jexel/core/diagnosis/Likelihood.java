@@ -18,8 +18,8 @@ final class Likelihood {
   /** A lamp that goes out under the hand is missed so often, while somebody looks elsewhere. */
   private static final double MISSED = 0.1;
 
-  /** Nobody sees one go out that stays on, but for a bump of the hand elsewhere. */
-  private static final double IMAGINED = 0.002;
+  /** Nobody sees one go out twice that stays on: the check asks for a second press. */
+  private static final double IMAGINED = 0.0002;
 
   /** Of those, by the neighbouring word. */
   private static final double NEIGHBOURING = 0.9;

@@ -65,9 +65,9 @@ record Row(
    */
   boolean apart(Row other, Check check, int place) {
     if (broken != null) {
-      return !hypothesis.breaksWith(other.hypothesis)
-          && made().apart(other, check, place)
-          && broken.apart(other, check, place);
+      return made().apart(other, check, place)
+          && broken.apart(other, check, place)
+          && !hypothesis.breaksWith(other.hypothesis);
     } else if (other.broken != null) {
       return other.apart(this, check, place);
     }

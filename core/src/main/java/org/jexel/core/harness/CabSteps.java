@@ -6,9 +6,13 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.TowPrep;
 import org.jexel.core.rig.Wish;
 
-/** The acts of fitting a brake controller, by its kind; the battery is joined after all of them. */
+/**
+ * The acts of fitting a brake controller, by its kind: what is found while the battery is on, what
+ * is done with it off, and the first power-up.
+ */
 final class CabSteps {
   /**
    * One act.
@@ -17,11 +21,25 @@ final class CabSteps {
    * @param title what to do
    * @param detail how, with this rig's figures
    * @param tools what to have at hand
+   * @param phase before, with or after dead work
    * @param minutes usual time
    * @param caution what can go wrong for people; empty if nothing
    */
   record Act(
-      String id, String title, String detail, List<String> tools, double minutes, String caution) {}
+      String id,
+      Step.Phase phase,
+      String title,
+      String detail,
+      List<String> tools,
+      double minutes,
+      String caution) {
+    /** Whether a conductor is opened or run, so that no battery may feed it. */
+    boolean opens() {
+      return id.equals(SUPPLY);
+    }
+  }
+
+  private static final String SUPPLY = "cab.supply";
 
   private static final String AIRBAGS =
       "Keep clear of airbags and their way out, pedals, vents, steering column and hot parts.";
@@ -60,7 +78,20 @@ final class CabSteps {
     return List.copyOf(steps.acts);
   }
 
+  /** With a plug for it in the vehicle, it is plugged in: no wire is found, opened or run. */
   private void wired(boolean senses) {
+    boolean plugged =
+        scope.rig().sheet().choice(RigField.TOW_PREP, TowPrep.class) == TowPrep.CONTROLLER_PLUG;
+    if (!plugged) {
+      add(
+          "cab.signal",
+          Step.Phase.LIVE,
+          "Find the stop signal",
+          "Read each candidate wire with the pedal up and down; the switched side is dead until it goes down.",
+          List.of("test lamp", "meter"),
+          15,
+          AIRBAGS);
+    }
     if (senses) {
       add(
           "cab.place",
@@ -79,20 +110,15 @@ final class CabSteps {
           AIRBAGS);
     }
     add(
-        "cab.signal",
-        "Find the stop signal",
-        "Read each candidate wire with the pedal up and down; the switched side is dead until it goes down.",
-        List.of("test lamp", "meter"),
-        15,
-        "");
-    add(
         "cab.plug",
         "Hold both plug ends against each other",
         "Cavity by cavity, before anything is plugged in.",
         List.of("meter", "terminal tool"),
         10,
         "");
-    supply("controller");
+    if (!plugged) {
+      supply("controller");
+    }
     powerUp();
   }
 
@@ -101,10 +127,10 @@ final class CabSteps {
     String wire =
         scope.harness().feed(PinFunction.BRAKE).map(span -> span.size().label()).orElse("thick");
     add(
-        "cab.supply",
+        SUPPLY,
         "Run the supply, breaker by the battery",
         Phrase.of(
-            "%s from the battery to the %s, breaker of %.0f A within a hand's breadth of the battery, battery side towards it. Leave the battery off.",
+            "%s from the battery to the %s, breaker of %.0f A within a hand's breadth of it, its marked side that way. Leave the battery off.",
             wire, to, breaker),
         List.of("cutters", "ratchet crimper", "grommets"),
         45,
@@ -112,6 +138,13 @@ final class CabSteps {
   }
 
   private void panel() {
+    add(
+        "cab.knob",
+        "Find the place of knob and lamp",
+        "In reach and in sight, nothing behind it for the depth of the knob; take the trim off and look before you mark it.",
+        List.of("trim tool", "tape"),
+        10,
+        AIRBAGS);
     add(
         "cab.panel",
         "Drill the panel for knob and lamp",
@@ -150,6 +183,7 @@ final class CabSteps {
   private void powerUp() {
     add(
         "cab.power",
+        Step.Phase.TEST,
         "First power-up, then with the trailer",
         "Without trailer it says so and stays dark; with the trailer it shows a connection. Lever gently: the output rises and falls with it.",
         List.of("meter"),
@@ -159,6 +193,17 @@ final class CabSteps {
 
   private void add(
       String id, String title, String detail, List<String> tools, double minutes, String caution) {
-    acts.add(new Act(id, title, detail, tools, minutes, caution));
+    add(id, Step.Phase.CAB, title, detail, tools, minutes, caution);
+  }
+
+  private void add(
+      String id,
+      Step.Phase phase,
+      String title,
+      String detail,
+      List<String> tools,
+      double minutes,
+      String caution) {
+    acts.add(new Act(id, phase, title, detail, tools, minutes, caution));
   }
 }

@@ -1,6 +1,7 @@
 package org.jexel.core.harness;
 
 import java.util.List;
+import java.util.Set;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Lamp;
@@ -14,13 +15,27 @@ import org.jexel.core.rig.YesNo;
  * added. A new build has nothing yet; a check, a controller or a repair asks for no new wire.
  */
 public final class Scope {
+  static final String PULL_BREAKAWAY = "pull.breakaway";
+  static final String MOUNT_BREAKAWAY = "mount.breakaway";
+  private static final Set<String> BREAKAWAY_STEPS = Set.of(PULL_BREAKAWAY, MOUNT_BREAKAWAY);
+
+  private final Set<String> ticked;
   private final Rig rig;
   private final Wish wish;
   private final Harness harness;
   private final List<Lamp> wantedLamps;
   private final List<Span> newSpans;
 
+  /** The work of a job on which nothing is done yet. */
   public Scope(Rig rig, Wish wish, Harness harness) {
+    this(rig, wish, harness, Set.of());
+  }
+
+  /**
+   * @param ticked ids of the steps that are done
+   */
+  public Scope(Rig rig, Wish wish, Harness harness, Set<String> ticked) {
+    this.ticked = ticked;
     this.rig = rig;
     this.wish = wish;
     this.harness = harness;
@@ -98,9 +113,11 @@ public final class Scope {
   }
 
   public boolean newBreakaway() {
+    // A kit that is entered once it hangs there takes no step of its fitting away.
+    boolean begun = ticked.stream().anyMatch(BREAKAWAY_STEPS::contains);
     boolean missing = kit(RigField.BREAKAWAY_KIT) == BreakawayKit.NONE;
     return kit(RigField.PLANNED_BREAKAWAY) != BreakawayKit.NONE
-        && (wish(Wish.NEW_BUILD) || wish(Wish.CONVERT, Wish.ADD_BREAKAWAY) && missing);
+        && (wish(Wish.NEW_BUILD, Wish.ADD_BREAKAWAY) || wish(Wish.CONVERT) && (missing || begun));
   }
 
   /** Whether an earth screw is made: the box's with the box or its cord, a lamp's with the lamp. */

@@ -14,6 +14,7 @@ import java.util.List;
  * @param minutes usual time
  * @param caution what can go wrong for people; empty if nothing
  * @param needs ids of the acts that come before it
+ * @param items the same act on several parts, each ticked by itself; empty for a single act
  */
 public record Step(
     String id,
@@ -24,16 +25,34 @@ public record Step(
     List<String> materials,
     double minutes,
     String caution,
-    List<String> needs) {
+    List<String> needs,
+    List<Item> items) {
   public Step {
+    items = List.copyOf(items);
     tools = List.copyOf(tools);
     materials = List.copyOf(materials);
     needs = List.copyOf(needs);
   }
 
-  /** The order in which work on a harness holds together. */
+  /**
+   * One part of an act that is done on several.
+   *
+   * @param id stays the same as long as the part asks for it
+   */
+  public record Item(String id, String words) {}
+
+  /** What is ticked for it to be done. */
+  public List<String> ticks() {
+    return items.isEmpty() ? List.of(id) : items.stream().map(Item::id).toList();
+  }
+
+  /**
+   * The order in which work on a harness holds together. What needs volts stands before the
+   * batteries are opened or after they are joined, and nothing in between does.
+   */
   public enum Phase {
-    PREPARE("Prepare"),
+    LIVE("While the battery is on"),
+    PREPARE("Batteries off"),
     HOLES("Holes and grommets"),
     PULL("Pull"),
     MOUNT("Mount"),
@@ -42,6 +61,8 @@ public record Step(
     BOX("Box"),
     CONNECTOR("Connector"),
     CAB("Cab"),
+    MEASURE("Measure, still dead"),
+    POWER("Batteries on"),
     TEST("Test"),
     CLOSE("Close up");
 

@@ -18,6 +18,22 @@ final class StepList {
       List<String> materials,
       double minutes,
       String caution) {
+    add(phase, id, title, detail, tools, materials, minutes, caution, List.of());
+  }
+
+  /**
+   * @param minutes for all items together
+   */
+  void add(
+      Phase phase,
+      String id,
+      String title,
+      String detail,
+      List<String> tools,
+      List<String> materials,
+      double minutes,
+      String caution,
+      List<Step.Item> items) {
     Phase before =
         steps.stream()
             .map(Step::phase)
@@ -27,7 +43,8 @@ final class StepList {
     List<String> needs =
         steps.stream().filter(step -> step.phase() == before).map(Step::id).toList();
     steps.add(
-        new Step(id, phase, title, detail, tools, materials, Math.ceil(minutes), caution, needs));
+        new Step(
+            id, phase, title, detail, tools, materials, Math.ceil(minutes), caution, needs, items));
   }
 
   List<Step> steps() {

@@ -3,12 +3,17 @@ package org.jexel.core.harness;
 import java.util.List;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
 import org.jexel.core.rig.Wish;
+import org.jexel.core.rig.YesNo;
 
 /**
- * The acts of a job on its harness, in an order in which none has to be undone for the next: holes,
- * pull, mount, join, earth, box, connector, test, then close up. What is there stays; only what the
- * rig lacks makes a step.
+ * The acts of a job on its harness, in an order in which none has to be undone for the next: what
+ * needs volts, batteries off, holes, pull, mount, join, earth, box, connector, cab, measure,
+ * batteries on, test, then close up. What is there stays; only what the rig lacks makes a step.
+ * Where no conductor is opened no battery is.
  */
 public final class StepPlan {
   /** Steps that the bench's readings tick, by id. */
@@ -34,51 +39,124 @@ public final class StepPlan {
     StepPlan plan = new StepPlan(scope);
     if (scope.wish() == Wish.REPAIR) {
       plan.repair();
-    } else if (plan.anything()) {
-      plan.prepare();
-      new TrailerSteps(scope, units, plan.steps).all();
-      plan.cab();
-      plan.test();
-    } else if (!CabSteps.of(scope).isEmpty()) {
-      plan.batteryOff();
-      plan.cab();
-      plan.closeUp();
+    } else {
+      plan.work(units);
     }
     return plan.steps.steps();
+  }
+
+  private void work(UnitSystem units) {
+    List<CabSteps.Act> acts = CabSteps.of(scope);
+    if (!anything() && acts.isEmpty()) {
+      return;
+    }
+    cab(acts, Phase.LIVE);
+    boolean dead = anything() || acts.stream().anyMatch(CabSteps.Act::opens);
+    if (dead) {
+      tag();
+      batteriesOff();
+    }
+    if (anything()) {
+      oldCord();
+      new TrailerSteps(scope, units, steps).all();
+    }
+    cab(acts, Phase.CAB);
+    if (anything()) {
+      continuity();
+    }
+    if (dead) {
+      batteriesOn();
+    }
+    cab(acts, Phase.TEST);
+    closeUp();
   }
 
   private boolean anything() {
     return !scope.newSpans().isEmpty() || scope.newBox() || !scope.wantedLamps().isEmpty();
   }
 
-  private void batteryOff() {
+  private void tag() {
+    steps.add(
+        Phase.PREPARE,
+        "prepare.tag",
+        "Wheels chocked, plug out, old conductors tagged",
+        "Measure every old conductor end to end and tag it before anything is cut.",
+        List.of("chocks", "meter", "felt pen and tags"),
+        List.of("tags"),
+        10,
+        "");
+  }
+
+  /** Every battery of the rig, each with the reason why it is opened. */
+  private void batteriesOff() {
     steps.add(
         Phase.PREPARE,
         "prepare.off",
-        "Battery off, plug out, wheels chocked",
-        "Take the minus post off the vehicle's battery. Measure every old conductor end to end and tag it before anything is cut.",
-        List.of("spanner", "meter", "felt pen and tags"),
-        List.of("tags"),
-        15,
-        LIVE);
-  }
-
-  private void cab() {
-    for (CabSteps.Act act : CabSteps.of(scope)) {
+        "The vehicle's battery off",
+        "It feeds the socket and the controller. Minus post first, so that a spanner that slips shorts nothing; cover the post.",
+        List.of("spanner"),
+        List.of(),
+        5,
+        LIVE + " Airbags keep their charge for minutes: wait before you work beside one.");
+    RigSheet sheet = scope.rig().sheet();
+    BreakawayKit kit = sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class);
+    if (kit == BreakawayKit.OWN_BATTERY && !scope.newBreakaway()) {
       steps.add(
-          Phase.CAB,
-          act.id(),
-          act.title(),
-          act.detail(),
-          act.tools(),
+          Phase.PREPARE,
+          "prepare.off-breakaway",
+          "The breakaway battery off",
+          "It is on the trailer: with the plug out the charge line and the switch are still live, and a pin that comes out puts it on the brakes.",
+          List.of("screwdriver"),
           List.of(),
-          act.minutes(),
-          act.caution());
+          3,
+          LIVE);
+    }
+    boolean aboard = sheet.choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
+    if (aboard || kit == BreakawayKit.HOUSE_BATTERY) {
+      steps.add(
+          Phase.PREPARE,
+          "prepare.off-house",
+          "The battery on board off",
+          "It stands on the trailer's charge line, which stays live with the plug out. Its minus post off; chargers and solar panels off as well.",
+          List.of("spanner"),
+          List.of(),
+          5,
+          LIVE);
     }
   }
 
-  private void prepare() {
-    batteryOff();
+  /** One act: nothing of what was opened stays open, and the vehicle's battery comes last. */
+  private void batteriesOn() {
+    long open = steps.steps().stream().filter(s -> s.id().startsWith("prepare.off")).count();
+    steps.add(
+        Phase.POWER,
+        "power.on",
+        open > 1 ? "Batteries on, the vehicle's last" : "Battery on",
+        "Every tool off the conductors, no bare end; then join "
+            + (open > 1 ? "the trailer's, then the vehicle's minus post." : "the minus post."),
+        List.of("spanner"),
+        List.of(),
+        3,
+        "A spark at the post with everything switched off is an answer: take it off again and look.");
+  }
+
+  private void cab(List<CabSteps.Act> acts, Phase phase) {
+    for (CabSteps.Act act : acts) {
+      if (act.phase() == phase) {
+        steps.add(
+            phase,
+            act.id(),
+            act.title(),
+            act.detail(),
+            act.tools(),
+            List.of(),
+            act.minutes(),
+            act.caution());
+      }
+    }
+  }
+
+  private void oldCord() {
     if (scope.newCord() && scope.wish() != Wish.NEW_BUILD) {
       steps.add(
           Phase.PREPARE,
@@ -93,9 +171,9 @@ public final class StepPlan {
     }
   }
 
-  private void test() {
+  private void continuity() {
     steps.add(
-        Phase.TEST,
+        Phase.MEASURE,
         "test.continuity",
         "Check every pin to its end, and between pins",
         "Plug out. Each pin to its own end below 0.5 Ω; no pin to another but through lamps and magnets.",
@@ -103,15 +181,14 @@ public final class StepPlan {
         List.of(),
         2.0 * scope.rig().connector().pins().size(),
         "");
-    closeUp();
   }
 
   private void closeUp() {
     steps.add(
         Phase.TEST,
         TEST_AT_THE_BENCH,
-        "Battery on, then the check sheet",
-        "Join the battery last, then read every check before covers go back.",
+        "The check sheet",
+        "Read every check before covers go back.",
         List.of("meter"),
         List.of(),
         20,
@@ -129,7 +206,7 @@ public final class StepPlan {
 
   private void repair() {
     steps.add(
-        Phase.PREPARE,
+        Phase.LIVE,
         FIND_THE_FAULT,
         "Find the fault first",
         "Take the readings that the check sheet asks for; change nothing yet.",
@@ -137,16 +214,17 @@ public final class StepPlan {
         List.of(),
         30,
         "");
+    batteriesOff();
     steps.add(
         Phase.JOIN,
         "repair.mend",
         "Mend the one circuit",
-        "%s Cut back to bright copper, join, seal, tie away from the edge that chafed it."
-            .formatted(LIVE),
+        "Cut back to bright copper, join, seal, tie away from the edge that chafed it.",
         List.of("cutters", "stripper", "ratchet crimper", "hot-air gun"),
         List.of("sealed sleeves"),
         30,
         LIVE);
+    batteriesOn();
     steps.add(
         Phase.TEST,
         READ_AGAIN,

@@ -1,13 +1,17 @@
 package org.jexel.core.harness;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampRole;
 import org.jexel.core.rig.RigField;
 
 /** Steps on the trailer and at its plug: from the first hole to the last terminal. */
@@ -38,35 +42,77 @@ final class TrailerSteps {
     List<Loom.Hole> holes = Loom.of(scope.rig(), harness).toDrill(scope);
     hole(holes, Frame.BOX, "holes.box", "Holes of the box");
     hole(holes, Frame.ENTRY, "holes.entry", "Entry hole into the bed");
+    Map<String, List<Lamp>> alike = new LinkedHashMap<>();
     for (Lamp lamp : scope.wantedLamps()) {
-      hole(holes, lamp.node(), "holes." + lamp.slot(), "Hole for " + name(lamp));
+      String drills = drills(holes, lamp.node());
+      if (!drills.isEmpty()) {
+        alike.computeIfAbsent(lamp.role().name() + drills, key -> new ArrayList<>()).add(lamp);
+      }
+    }
+    for (List<Lamp> lamps : alike.values()) {
+      String title = (lamps.size() == 1 ? "Hole for " : "Holes for ") + named(lamps);
+      drill(id("holes.", lamps), title, drills(holes, lamps.get(0).node()), items("holes.", lamps));
     }
   }
 
+  private String drills(List<Loom.Hole> holes, String part) {
+    return holes.stream()
+        .filter(hole -> hole.at().id().equals(part))
+        .map(hole -> Measure.DRILL.text(hole.drill(), units))
+        .distinct()
+        .collect(Collectors.joining(" and "));
+  }
+
   private void hole(List<Loom.Hole> holes, String part, String id, String title) {
-    List<String> drills =
-        holes.stream()
-            .filter(hole -> hole.at().id().equals(part))
-            .map(hole -> Measure.DRILL.text(hole.drill(), units))
-            .distinct()
-            .toList();
+    String drills = drills(holes, part);
     if (!drills.isEmpty()) {
-      steps.add(
-          Phase.HOLES,
-          id,
-          title + ", " + String.join(" and ", drills),
-          "Look behind the metal first. Deburr, paint the bare edge, put the grommet in before the loom.",
-          List.of("step drill", "deburring knife"),
-          List.of("grommets", "paint"),
-          8,
-          "Goggles on; know what lies behind before you drill.");
+      drill(id, title, drills, List.of());
     }
+  }
+
+  private void drill(String id, String title, String drills, List<Step.Item> items) {
+    steps.add(
+        Phase.HOLES,
+        id,
+        title + ", " + drills,
+        "Look behind the metal first. Deburr, paint the bare edge, put the grommet in before the loom.",
+        List.of("step drill", "deburring knife"),
+        List.of("grommets", "paint"),
+        8.0 * Math.max(1, items.size()),
+        "Goggles on; know what lies behind before you drill.",
+        items);
+  }
+
+  /** One lamp by its name, several by their kind. */
+  private String named(List<Lamp> lamps) {
+    LampRole role = lamps.get(0).role();
+    String kind = Phrase.within(role.label()) + (role == LampRole.REAR_CLEARANCE ? " lamp" : "");
+    return lamps.size() == 1 ? name(lamps.get(0)) : Phrase.count(lamps.size(), kind);
+  }
+
+  private static String id(String act, List<Lamp> lamps) {
+    return act + (lamps.size() == 1 ? lamps.get(0).slot() : "all." + lamps.get(0).slot());
+  }
+
+  private List<Step.Item> items(String act, List<Lamp> lamps) {
+    return lamps.size() == 1
+        ? List.of()
+        : lamps.stream()
+            .map(
+                lamp ->
+                    new Step.Item(
+                        act + lamp.slot(),
+                        scope.rig().name(lamp)
+                            + ", "
+                            + Measure.LENGTH.text(lamp.x(), units)
+                            + " behind the ball"))
+            .toList();
   }
 
   private void pull() {
     pull(Duty.RUN, "pull.lamps", "Pull the lamp looms");
     pull(Duty.TRUNK, "pull.brakes", "Pull the brake trunk and the runs across the axles");
-    pull(Duty.BREAKAWAY, "pull.breakaway", "Pull the two conductors to the breakaway switch");
+    pull(Duty.BREAKAWAY, Scope.PULL_BREAKAWAY, "Pull the two conductors to the breakaway switch");
     pull(Duty.VEHICLE, "pull.vehicle", "Pull the missing conductors through the vehicle");
   }
 
@@ -98,17 +144,23 @@ final class TrailerSteps {
   }
 
   private void mount() {
-    for (Lamp lamp : scope.wantedLamps()) {
+    Map<LampRole, List<Lamp>> alike =
+        scope.wantedLamps().stream()
+            .collect(Collectors.groupingBy(Lamp::role, LinkedHashMap::new, Collectors.toList()));
+    for (List<Lamp> lamps : alike.values()) {
       steps.add(
           Phase.MOUNT,
-          "mount." + lamp.slot(),
-          "Mount " + name(lamp),
-          Measure.LENGTH.text(lamp.x(), units)
-              + " behind the ball. Red faces back, amber to side and front, white for plate and reverse.",
+          id("mount.", lamps),
+          "Mount " + named(lamps),
+          (lamps.size() == 1
+                  ? Measure.LENGTH.text(lamps.get(0).x(), units) + " behind the ball. "
+                  : "")
+              + "Red faces back, amber to side and front, white for plate and reverse.",
           List.of("screwdriver"),
-          List.of(lamp.role().label().toLowerCase(Locale.ROOT)),
-          6,
-          "");
+          List.of(Phrase.within(lamps.get(0).role().label())),
+          6.0 * lamps.size(),
+          "",
+          items("mount.", lamps));
     }
     if (scope.newBox()) {
       steps.add(
@@ -125,7 +177,7 @@ final class TrailerSteps {
     if (scope.newBreakaway()) {
       steps.add(
           Phase.MOUNT,
-          "mount.breakaway",
+          Scope.MOUNT_BREAKAWAY,
           "Mount breakaway switch, battery and diode",
           "The switch in line with the pull, its pin free to come straight out; nothing else on its circuit.",
           List.of("spanner", "drill"),

@@ -31,7 +31,7 @@ public final class HarnessWork {
     this.ticked = record.ticked();
     this.bench = bench;
     this.plan = plan;
-    this.scope = new Once<>(() -> new Scope(rig, record.wish(), plan.get()));
+    this.scope = new Once<>(() -> new Scope(rig, record.wish(), plan.get(), ticked));
     this.steps = new Once<>(() -> StepPlan.of(scope.get(), units));
   }
 
@@ -59,7 +59,7 @@ public final class HarnessWork {
       case StepPlan.TEST_AT_THE_BENCH -> bench.isRead();
       case StepPlan.FIND_THE_FAULT -> bench.isBegun();
       case StepPlan.READ_AGAIN -> bench.isRead() && !bench.fails();
-      default -> ticked(step.id());
+      default -> step.ticks().stream().allMatch(this::ticked);
     };
   }
 
@@ -86,6 +86,6 @@ public final class HarnessWork {
     }
     return StationState.of(
         plan().problems().isEmpty() ? worst : worst.and(Verdict.WATCH),
-        steps().stream().anyMatch(step -> ticked(step.id())));
+        steps().stream().flatMap(step -> step.ticks().stream()).anyMatch(this::ticked));
   }
 }

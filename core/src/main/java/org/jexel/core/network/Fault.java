@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /**
  * Something that is not as planned: an edit of the network. Any number stand together.
@@ -73,6 +74,15 @@ public record Fault(Kind kind, String part, String other, double amount) {
     if (!(amount >= 0) || Double.isInfinite(amount)) {
       throw new IllegalArgumentException(kind.word() + " of " + amount);
     }
+  }
+
+  /** Names of the parts that it changes: two faults that share one cannot stand together. */
+  public List<String> parts() {
+    return switch (kind) {
+      case SIGNAL -> List.of(RigNetwork.CONTROLLER);
+      case PULLED -> List.of(FaultEdit.BREAKAWAY_SWITCH);
+      default -> Stream.of(part, other).filter(name -> !name.isEmpty()).toList();
+    };
   }
 
   public static Fault of(Kind kind, String part) {

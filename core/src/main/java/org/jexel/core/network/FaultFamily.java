@@ -129,7 +129,7 @@ public record FaultFamily(Trouble trouble, Place place) {
 
     @Override
     public String words(UnitSystem units) {
-      return label + ", " + function.label();
+      return label + ", " + function.lit();
     }
   }
 
@@ -148,7 +148,7 @@ public record FaultFamily(Trouble trouble, Place place) {
 
     @Override
     public String words(UnitSystem units) {
-      return label + ", " + one.label() + " and " + two.label();
+      return label + ", " + one.lit() + " and " + two.lit();
     }
   }
 

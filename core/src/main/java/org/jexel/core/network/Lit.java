@@ -84,7 +84,7 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
 
   /** In plain words, for a lamp that differs. */
   public String story() {
-    String what = load.label() + ", " + load.function().label();
+    String what = load.label() + ", " + load.function().lit();
     String should = dark(healthy) ? "should be dark" : "should be " + word(healthy);
     String back = volts < -0.5 ? ", with the current going through it backwards" : "";
     return Phrase.of(

@@ -62,7 +62,7 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
           ten);
     }
     throw new IllegalArgumentException(
-        "“%s” is not understood. Write inches like 7 3/8, 7-3/8 or 7.375.".formatted(text.strip()));
+        "“%s” is not understood. Write inches like 2 5/8, 2-5/8 or 2.625.".formatted(text.strip()));
   }
 
   /** The 64th nearest to a length in metres. */
@@ -104,7 +104,7 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
     return Long.signum(minus(other).numerator);
   }
 
-  /** As on a tape: 1 3/8 in. */
+  /** As on a tape: 2 5/8 in. */
   @Override
   public String toString() {
     long whole = numerator / denominator;

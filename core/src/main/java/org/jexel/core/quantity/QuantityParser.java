@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 
 /**
  * Reads a figure the way it is spoken in a yard: {@code 12.4}, {@code 12,4}, {@code 12.4 V}, {@code
- * 850 mV}, {@code 3.2 ohm}, {@code 1 3/8 in}, {@code 7'6"}.
+ * 850 mV}, {@code 3.2 ohm}, {@code 2 5/8 in}, {@code 7'6"}.
  *
  * <p>A number without a unit is taken in the person's own unit. A comma followed by exactly three
  * digits could be a decimal or a thousands mark; a guess would be wrong by a factor of a thousand,
@@ -130,7 +130,7 @@ public final class QuantityParser {
               : "3.2, 3,2 ohm or 850 mohm.";
       case CURRENT -> "7.4, 7,4 A or 450 mA.";
       case LENGTH ->
-          system == UnitSystem.METRIC ? "2.4, 240 cm or 7'6\"." : "7'6\", 1 3/8 in or 2.4 m.";
+          system == UnitSystem.METRIC ? "2.4, 240 cm or 7'6\"." : "7'6\", 2 5/8 in or 2.4 m.";
       case MASS -> system == UnitSystem.METRIC ? "1250, 1.25 t or 2755 lb." : "2755 or 1250 kg.";
       case SPEED -> system == UnitSystem.METRIC ? "40 or 25 mph." : "25 or 40 km/h.";
       default -> "12 or 12.5.";

@@ -44,7 +44,7 @@ class FitTest {
       assertThat(Fraction.parse(text)).as(text).isEqualTo(new Fraction(59, 8));
     }
     assertThatThrownBy(() -> Fraction.parse("3/0")).hasMessageContaining("3/8");
-    assertThatThrownBy(() -> Fraction.parse("half")).hasMessageContaining("7 3/8");
+    assertThatThrownBy(() -> Fraction.parse("half")).hasMessageContaining("2 5/8");
     assertThat(new Fraction(-1, 2)).hasToString("−1/2 in");
   }
 

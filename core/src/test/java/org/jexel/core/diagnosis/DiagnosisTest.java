@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
@@ -163,7 +165,7 @@ class DiagnosisTest {
   @CsvSource({
     "'Return lost: Rear lamp, left', 'Open: Magnet, axle 2 right'",
     "'No contact: tail pin', 'Fuse open: charge'",
-    "'Poor earth in the vehicle', 'Burnt out: Rear lamp, right, right'"
+    "'Poor earth in the vehicle', 'Burnt out: Rear lamp, right, indicator'"
   })
   void twoHiddenFaultsAreFoundOneAfterTheOther(String one, String two) {
     List<String> hidden = new ArrayList<>(List.of(one, two));
@@ -198,7 +200,7 @@ class DiagnosisTest {
   @Test
   void twoFaultsThatShareNoCheckReadAsEachDoesAlone() {
     Row healthy = PREDICTIONS.singles().get(0);
-    Row lamp = row("Burnt out: Rear lamp, left, left");
+    Row lamp = row("Burnt out: Rear lamp, left, indicator");
     Row magnet = row("Open: Magnet, axle 1 left");
     Hypothesis both = lamp.hypothesis().and(magnet.hypothesis(), 0.1);
     Row guessed = lamp.with(magnet, healthy, both);
@@ -286,6 +288,34 @@ class DiagnosisTest {
     assertThat(found.words(UnitSystem.METRIC).get(0))
         .isEqualTo("Loose, makes and breaks: left pin");
     assertThat(found.present()).isGreaterThan(0.85);
+  }
+
+  /** A pin that is half out is not out twice, be it by little and by much. */
+  @Test
+  void noFaultIsPairedWithAnotherOfTheSamePart() {
+    List<Row> pulled =
+        PREDICTIONS.singles().stream()
+            .filter(row -> row.hypothesis().words(UnitSystem.METRIC).startsWith("Breakaway pin"))
+            .toList();
+    assertThat(pulled).hasSizeGreaterThan(1);
+    List<Diagnosis.Seen> seen = new ArrayList<>();
+    for (int c = 0; c < CHECKS.size(); c++) {
+      if (CHECKS.get(c).group() == Check.Group.BRAKES && seen.size() < 8) {
+        seen.add(new Diagnosis.Seen(CHECKS.get(c).id(), pulled.get(0).means()[c]));
+      }
+    }
+    assertThat(new Company(PREDICTIONS, indexed(seen)).pairs())
+        .isNotEmpty()
+        .noneMatch(
+            pair ->
+                pair.hypothesis().faults().stream()
+                    .allMatch(fault -> fault.kind() == Fault.Kind.PULLED));
+  }
+
+  private static Map<Integer, Double> indexed(List<Diagnosis.Seen> seen) {
+    Map<Integer, Double> placed = new HashMap<>();
+    seen.forEach(reading -> placed.put(place(reading.check()), reading.value()));
+    return placed;
   }
 
   private static int place(String id) {

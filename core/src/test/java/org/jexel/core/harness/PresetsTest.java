@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -23,6 +24,7 @@ import org.jexel.core.rig.Wish;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The presets of the work, each on the rig that asks for it, and the choice of sizes. */
@@ -56,7 +58,7 @@ class PresetsTest {
         Arguments.of(
             Wish.NEW_BUILD,
             CART,
-            List.of("holes.box", "pull.lamps", "mount.rear-left", "box.land", "connector.plug"),
+            List.of("holes.box", "pull.lamps", "mount.all.rear-left", "box.land", "connector.plug"),
             List.of("pull.brakes", "prepare.old-cord")),
         Arguments.of(
             Wish.CONVERT,
@@ -85,17 +87,24 @@ class PresetsTest {
         Arguments.of(
             Wish.REPAIR,
             BRAKED,
-            List.of("repair.find", "repair.mend", "repair.again", "close.covers"),
+            List.of(
+                "repair.find",
+                "prepare.off",
+                "repair.mend",
+                "power.on",
+                "repair.again",
+                "close.covers"),
             List.of("pull.lamps", "connector.plug")),
         Arguments.of(
             Wish.NEW_CONTROLLER,
             BRAKED,
             List.of(
+                "cab.signal",
                 "prepare.off",
                 "cab.place",
-                "cab.signal",
                 "cab.plug",
                 "cab.supply",
+                "power.on",
                 "cab.power",
                 "test.bench",
                 "close.covers"),
@@ -114,7 +123,8 @@ class PresetsTest {
   @Test
   void eachKindOfControllerHasItsOwnActs() {
     assertThat(steps(kind("REMOTE_KNOB"), Wish.NEW_CONTROLLER))
-        .containsSubsequence("cab.panel", "cab.module", "cab.signal", "cab.supply", "cab.power");
+        .containsSubsequence(
+            "cab.signal", "cab.knob", "cab.panel", "cab.module", "cab.supply", "cab.power");
     assertThat(steps(kind("WIRELESS"), Wish.NEW_CONTROLLER))
         .containsSubsequence("cab.unit", "cab.supply", "cab.pair", "cab.power")
         .doesNotContain("cab.signal");
@@ -135,10 +145,96 @@ class PresetsTest {
         RigField.CONTROLLER_KIND, kind);
   }
 
+  /** What needs volts is done before or after; in between every battery of the rig is open. */
+  @ParameterizedTest
+  @EnumSource(Wish.class)
+  void liveAndDeadWorkNeverMix(Wish wish) {
+    for (Rig rig : List.of(OLD_FLATBED, BRAKED, CART, kind("REMOTE_KNOB"), kind("WIRELESS"))) {
+      List<String> steps = steps(rig, wish);
+      int off = steps.indexOf("prepare.off");
+      int on = steps.indexOf("power.on");
+      assertThat(off < 0).as(steps.toString()).isEqualTo(on < 0);
+      for (int i = 0; i < steps.size(); i++) {
+        boolean live =
+            List.of("cab.signal", "cab.power", "test.bench", "repair.find", "repair.again")
+                .contains(steps.get(i));
+        boolean dead =
+            steps.get(i).matches("(pull|join|earth|box|connector)\\..*|cab.supply|repair.mend");
+        assertThat(live && i > off && i < on).as("%s in %s", steps.get(i), steps).isFalse();
+        assertThat(dead && (i < off || i > on)).as("%s in %s", steps.get(i), steps).isFalse();
+      }
+    }
+  }
+
   @Test
-  void theBatteryComesOffFirstAndTheTestComesBeforeTheCovers() {
+  void everyBatteryOfTheRigIsNamedAndOpened() {
+    Rig own = Rigs.twoAxles(RigField.BREAKAWAY_KIT, "OWN_BATTERY");
+    assertThat(steps(own, Wish.NEW_CONTROLLER))
+        .containsSubsequence("prepare.off", "prepare.off-breakaway", "cab.supply", "power.on");
+    Rig house = Rigs.twoAxles(RigField.HOUSE_BATTERY, "YES");
+    assertThat(steps(house, Wish.NEW_CONTROLLER)).contains("prepare.off-house");
+    assertThat(steps(CART, Wish.REPLACE_CORD))
+        .contains("prepare.off")
+        .doesNotContain("prepare.off-breakaway", "prepare.off-house");
+    assertThat(steps(own, Wish.ADD_BREAKAWAY))
+        .as("it hangs there since this job")
+        .contains("mount.breakaway")
+        .doesNotContain("prepare.off-breakaway");
+  }
+
+  @Test
+  void aControllerThatIsPluggedInTakesNoBatteryOff() {
+    Rig plugged = Rigs.twoAxles(RigField.TOW_PREP, "CONTROLLER_PLUG");
+    assertThat(steps(plugged, Wish.NEW_CONTROLLER))
+        .containsExactly("cab.place", "cab.plug", "cab.power", "test.bench", "close.covers");
+  }
+
+  /** Entering the kit that was just fitted does not take its steps away. */
+  @Test
+  void stepsOfAKitThatIsBegunStay() {
+    Rig fitted =
+        rig(
+            RigField.AXLE_COUNT, 2,
+            RigField.BRAKE_TYPE, "ELECTRIC",
+            RigField.BREAKAWAY_KIT, "OWN_BATTERY");
+    Harness harness = HarnessPlanner.plan(fitted, WireSize.GAUGES);
+    assertThat(new Scope(fitted, Wish.CONVERT, harness).newBreakaway()).isFalse();
+    assertThat(new Scope(fitted, Wish.CONVERT, harness, Set.of("pull.breakaway")).newBreakaway())
+        .isTrue();
+  }
+
+  /** One act for each kind, with a list to tick; a tick of one lamp is no tick of the others. */
+  @Test
+  void whatIsDoneAlikeOnSeveralLampsIsOneStep() {
+    Harness harness = HarnessPlanner.plan(CART, WireSize.GAUGES);
+    List<Step> mount =
+        StepPlan.of(new Scope(CART, Wish.NEW_BUILD, harness), UnitSystem.METRIC).stream()
+            .filter(step -> step.phase() == Step.Phase.MOUNT)
+            .toList();
+    assertThat(mount)
+        .extracting(Step::title)
+        .doesNotHaveDuplicates()
+        .contains("Mount 2 rear lamps");
+    assertThat(mount.stream().flatMap(step -> step.ticks().stream()))
+        .hasSize(CART.fittedLamps().size() + 1)
+        .doesNotHaveDuplicates()
+        .contains("mount.rear-left", "mount.rear-right", "mount.box");
+    assertThat(mount)
+        .filteredOn(step -> step.id().equals("mount.all.rear-left"))
+        .singleElement()
+        .satisfies(
+            rear -> {
+              assertThat(rear.minutes()).isEqualTo(12);
+              assertThat(rear.items())
+                  .extracting(Step.Item::words)
+                  .allMatch(
+                      words -> words.matches("Rear lamp, (left|right), .* m behind the ball"));
+            });
+  }
+
+  @Test
+  void theTestComesBeforeTheCovers() {
     List<String> steps = steps(OLD_FLATBED, Wish.CONVERT);
-    assertThat(steps.get(0)).isEqualTo("prepare.off");
     assertThat(steps).containsSubsequence("test.continuity", "test.bench", "close.covers");
     assertThat(steps.get(steps.size() - 1)).isEqualTo("close.covers");
   }

@@ -101,12 +101,14 @@ class WorkOfAJobTest {
         .doesNotContain("spanner for the studs", "trim lever and inspection lamp");
     assertThat(steps(scope).keySet())
         .containsExactly(
+            "prepare.tag",
             "prepare.off",
             "holes.plate",
             "pull.lamps",
             "mount.plate",
             "join.splices",
             "test.continuity",
+            "power.on",
             "test.bench",
             "close.covers");
     assertThat(steps(scope).get("join.splices").title()).isEqualTo("Join 2 branches");
@@ -274,9 +276,10 @@ class WorkOfAJobTest {
   @Test
   void stepsWaitForThePhaseBeforeThemAndForNoOther() {
     Map<String, Step> steps = steps(scope(TWO_AXLES, Wish.CONVERT));
-    assertThat(steps.get("prepare.off").needs()).isEmpty();
-    assertThat(steps.get("prepare.old-cord").needs()).isEmpty();
-    assertThat(steps.get("holes.entry").needs()).containsExactly("prepare.off", "prepare.old-cord");
+    assertThat(steps.get("cab.signal").needs()).isEmpty();
+    assertThat(steps.get("prepare.off").needs()).containsExactly("cab.signal");
+    assertThat(steps.get("holes.entry").needs())
+        .containsExactly("prepare.tag", "prepare.off", "prepare.old-cord");
     assertThat(steps.get("box.land").needs()).containsExactly("earth.frame");
     assertThat(steps.get("join.magnets").needs()).containsExactly("mount.box", "mount.breakaway");
     // Two braked axles, four wheels, two leads each, 6 min a wheel's pair.

@@ -179,7 +179,7 @@ class NextActsTest {
     prove();
     mend("socket.tail");
     prove();
-    ticked = work().harness().steps().stream().map(Step::id).collect(Collectors.toSet());
+    ticked = ticks();
     assertThat(next().aim()).isEqualTo(new Aim.HandOver());
     mend("brake.volts");
     prove();
@@ -354,7 +354,7 @@ class NextActsTest {
     ticked =
         work().harness().steps().stream()
             .filter(step -> step.phase() != Step.Phase.CLOSE)
-            .map(Step::id)
+            .flatMap(step -> step.ticks().stream())
             .filter(id -> !id.equals(StepPlan.TEST_AT_THE_BENCH))
             .collect(Collectors.toSet());
     assertThat(next().aim()).isInstanceOf(Aim.Read.class);
@@ -364,8 +364,10 @@ class NextActsTest {
         .extracting(Step::phase)
         .isEqualTo(Step.Phase.CLOSE);
     assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
-    ticked = work().harness().steps().stream().map(Step::id).collect(Collectors.toSet());
+    ticked = ticks();
     assertThat(state(Station.HARNESS)).isEqualTo(StationState.HOLDS);
+    ticked.remove("mount.rear-right");
+    assertThat(next().text()).as("one of several is still to do").isEqualTo("Mount 2 rear lamps");
     wish = Wish.ANNUAL;
     ticked = Set.of();
     assertThat(state(Station.HARNESS)).isEqualTo(StationState.COMPUTED);
@@ -407,6 +409,12 @@ class NextActsTest {
     assertThat(done()).containsEntry("repair.again", true);
     read("socket.tail", 2);
     assertThat(done()).containsEntry("repair.again", false);
+  }
+
+  private Set<String> ticks() {
+    return work().harness().steps().stream()
+        .flatMap(step -> step.ticks().stream())
+        .collect(Collectors.toSet());
   }
 
   private Map<String, Boolean> done() {

@@ -169,7 +169,10 @@ class RigNetworkTest {
     List<Lit> lit = Lit.of(HARNESS, solve(left, "open:wire_earth_rear_left"), whole);
     assertThat(lit.stream().filter(Lit::differs).map(Lit::story))
         .anySatisfy(
-            s -> assertThat(s).startsWith("Rear lamp, left, left: ").contains("should be bright"))
+            s ->
+                assertThat(s)
+                    .startsWith("Rear lamp, left, indicator: ")
+                    .contains("should be bright"))
         .anySatisfy(s -> assertThat(s).contains("should be dark").contains("backwards"));
     assertThat(Lit.of(HARNESS, whole, whole)).noneMatch(Lit::differs);
     Solution burnt = solve(left, "open:lamp_left_rear_left");
