@@ -5,7 +5,6 @@ import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.RigField;
-import org.jexel.core.rig.RigSheet;
 import org.jexel.core.rig.Wish;
 import org.jexel.core.rig.YesNo;
 
@@ -98,9 +97,7 @@ public final class StepPlan {
         List.of(),
         5,
         LIVE + " Airbags keep their charge for minutes: wait before you work beside one.");
-    RigSheet sheet = scope.rig().sheet();
-    BreakawayKit kit = sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class);
-    if (kit == BreakawayKit.OWN_BATTERY && !scope.newBreakaway()) {
+    if (ownBreakaway()) {
       steps.add(
           Phase.PREPARE,
           "prepare.off-breakaway",
@@ -111,8 +108,7 @@ public final class StepPlan {
           3,
           LIVE);
     }
-    boolean aboard = sheet.choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
-    if (aboard || kit == BreakawayKit.HOUSE_BATTERY) {
+    if (aboard()) {
       steps.add(
           Phase.PREPARE,
           "prepare.off-house",
@@ -125,15 +121,29 @@ public final class StepPlan {
     }
   }
 
+  private BreakawayKit kit() {
+    return scope.rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class);
+  }
+
+  /** A kit that this job fits has no battery to be opened yet. */
+  private boolean ownBreakaway() {
+    return kit() == BreakawayKit.OWN_BATTERY && !scope.newBreakaway();
+  }
+
+  private boolean aboard() {
+    return kit() == BreakawayKit.HOUSE_BATTERY
+        || scope.rig().sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
+  }
+
   /** One act: nothing of what was opened stays open, and the vehicle's battery comes last. */
   private void batteriesOn() {
-    long open = steps.steps().stream().filter(s -> s.id().startsWith("prepare.off")).count();
+    boolean several = aboard() || ownBreakaway();
     steps.add(
         Phase.POWER,
         "power.on",
-        open > 1 ? "Batteries on, the vehicle's last" : "Battery on",
+        several ? "Batteries on, the vehicle's last" : "Battery on",
         "Every tool off the conductors, no bare end; then join "
-            + (open > 1 ? "the trailer's, then the vehicle's minus post." : "the minus post."),
+            + (several ? "the trailer's, then the vehicle's minus post." : "the minus post."),
         List.of("spanner"),
         List.of(),
         3,
