@@ -85,9 +85,10 @@ class WhatIfTest {
     figures(ref, "supply", "FEED_RUN", "6");
     figures(ref, "trailer", "OVERALL_LENGTH", "3.6", "DRAWBAR_LENGTH", "1.2");
     assertThat(electrician.page("/jobs/" + ref + "/harness"))
-        .contains("<b>Battery off, plug out, wheels chocked</b></a>");
-    electrician.post(
-        "/jobs/" + ref + "/harness/steps", Map.of("step", "prepare.off", "done", "true"));
+        .contains("<b>Wheels chocked, plug out, old conductors tagged</b></a>");
+    for (String step : new String[] {"prepare.tag", "prepare.off"}) {
+      electrician.post("/jobs/" + ref + "/harness/steps", Map.of("step", step, "done", "true"));
+    }
     assertThat(electrician.page("/jobs/" + ref + "/harness")).contains("<b>Holes of the box");
     assertThat(electrician.page("/?q=" + ref)).contains("Holes of the box");
   }
