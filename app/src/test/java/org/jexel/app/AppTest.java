@@ -14,6 +14,7 @@ import org.springframework.boot.test.context.SpringBootTest;
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = {
       "jexel.demo=true",
+      "jexel.simulated-dice=16",
       "jexel.data=${JEXEL_TEST_DATA:target/test-data}",
       "spring.datasource.hikari.maximum-pool-size=8",
       "spring.jpa.properties.hibernate.generate_statistics=true",

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -390,6 +391,58 @@ class BrowserTest {
        "values": ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}}
       """;
 
+  /** Wide tables scroll in themselves, never the page. */
+  @Test
+  void noPageIsWiderThanAPhone() {
+    browser.signIn("owner");
+    List<String> pages = new ArrayList<>(List.of("/jobs/new", "/people", "/me"));
+    pages.addAll(Walker.whole("J1001"));
+    pages.removeIf(page -> page.matches(".*\\.(pdf|svg|csv)") || page.startsWith("/api"));
+    pages.add("/jobs/J1005/harness?card=whatif&state=tail,left&fault=3");
+    pages.add("/jobs/J1003/bench?card=brake.amps");
+    pages.add("/jobs/J1003/bench?card=drum.magnet_axle1_left");
+    pages.add("/jobs/J1006/handover");
+    List<String> wide = new ArrayList<>();
+    for (String page : pages) {
+      browser.open(page);
+      for (int width : new int[] {390, 320}) {
+        browser.size(width, 844);
+        if (width() > width) {
+          wide.add(page + " at " + width + ": " + width());
+        }
+      }
+    }
+    assertThat(pages).hasSizeGreaterThan(30);
+    assertThat(wide).isEmpty();
+  }
+
+  @Test
+  void whoMayOnlyLookIsOfferedNothingToChange() {
+    browser.signIn("viewer");
+    List<String> pages = Walker.whole("J1003");
+    pages.removeIf(page -> page.matches(".*\\.(pdf|svg|csv)") || page.startsWith("/api"));
+    pages.addAll(List.of("/jobs/J1003/rig?card=job", "/jobs/J1005/bench?card=finder"));
+    for (String page : pages) {
+      browser.open(page);
+      assertThat(
+              browser
+                  .driver()
+                  .findElements(
+                      By.cssSelector("main form[method=post] :enabled, main .act:disabled"))
+                  .stream()
+                  .filter(WebElement::isDisplayed)
+                  .map(WebElement::getText))
+          .as(page)
+          .isEmpty();
+    }
+    browser.open("/jobs/new");
+    assertThat(browser.at("main").getText()).contains("may look, not change");
+  }
+
+  private long width() {
+    return (long) browser.driver().executeScript("return document.documentElement.scrollWidth");
+  }
+
   private void audit(String view, boolean withoutTowline) {
     AxeBuilder axe = new AxeBuilder().setLegacyMode(true);
     axe.setOptions(AXE);
@@ -523,9 +576,7 @@ class BrowserTest {
                 By.cssSelector(".pad button, .reading .act, .steps a, #next-act, .rail a"))) {
       assertThat(target.getSize().getHeight()).as(target.getText()).isGreaterThanOrEqualTo(44);
     }
-    Long wide =
-        (Long) browser.driver().executeScript("return document.documentElement.scrollWidth");
-    assertThat(wide).isLessThanOrEqualTo(390L);
+    assertThat(width()).isLessThanOrEqualTo(390);
   }
 
   @Test

@@ -429,6 +429,23 @@ class EntryTest {
         .contains("Choose one.");
   }
 
+  @Test
+  void oneBrakedAxleOfTwoIsSaidAtOnce() throws Exception {
+    Map<String, String> typed =
+        new HashMap<>(
+            Map.of("kind", "GOOSENECK", "wish", "CONVERT", "brakes", "ELECTRIC", "braked", "last"));
+    typed.put("requestKey", UUID.randomUUID().toString());
+    assertThat(electrician.post("/jobs", typed).getContentAsString())
+        .contains("Say first how many axles there are");
+    typed.put("axles", "2");
+    String at = electrician.post("/jobs", typed).getRedirectedUrl();
+    String ref = at.replaceAll(".*/(J\\d+)/.*", "$1");
+    assertThat(electrician.page("/api/jobs/" + ref + "/checks"))
+        .contains("hums.magnet_axle2_left")
+        .doesNotContain("magnet_axle1");
+    assertThat(electrician.broken(ref)).isEmpty();
+  }
+
   /** Whatever else is left out is assumed, and a fault is looked for at once. */
   @Test
   void anOutlineAndAWishStartAJobAtItsFirstAct() throws Exception {

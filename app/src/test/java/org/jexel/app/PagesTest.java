@@ -189,6 +189,8 @@ class PagesTest {
     assertThat(viewer.page("/?q=j1004")).contains("Digger");
     assertThat(viewer.page("/?q=blue%20estate")).contains("J1003").doesNotContain("J1002");
     assertThat(viewer.page("/?q=controller%20%20Meadow%20FLOAT")).contains("J1003");
+    assertThat(viewer.page("/?q=new%20alpaca%20upper%20blue%20anvil")).doesNotContain("J1003");
+    assertThat(viewer.page("/?q=new%20alpaca%20upper%20blue%20j1003")).contains("Alpaca float");
     assertThat(viewer.page("/?q=meadow%20planetarium")).contains("No job has these words");
     assertThat(viewer.page("/?q=%25")).contains("No job has these words");
   }
@@ -217,6 +219,12 @@ class PagesTest {
         .extracting(MockHttpServletResponse::getRedirectedUrl)
         .isEqualTo("/jobs/J1001/rig?card=load#card-load");
     assertThat(owner.page("/jobs/J1003/rig")).contains(" lb");
+    for (String elsewhere :
+        new String[] {"//example.org/x", "https://example.org", "no path", ":"}) {
+      assertThat(owner.post("/units", Map.of("back", elsewhere)).getRedirectedUrl())
+          .as(elsewhere)
+          .isEqualTo("/");
+    }
     assertThat(viewer.page("/jobs/J1003/rig")).doesNotContain(" lb<");
     owner.post("/units", Map.of());
     assertThat(owner.page("/jobs/J1003/rig")).contains(" kg");

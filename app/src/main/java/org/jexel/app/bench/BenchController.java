@@ -16,6 +16,7 @@ import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.PartOutput;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Measure;
@@ -126,15 +127,17 @@ class BenchController {
       @PathVariable String ref,
       @PathVariable String id,
       @RequestParam(defaultValue = "") String reading,
+      @RequestParam(defaultValue = "") String output,
       @RequestParam(defaultValue = "0") long seen,
       @RequestParam String requestKey,
       @RequestParam(defaultValue = "") String back,
       Person person) {
+    String typed = PartOutput.typed(reading, output);
     boolean kept =
         files.act(
             ref,
             person,
-            file -> (Boolean) bench.record(file, check(file, id), reading, seen, requestKey));
+            file -> (Boolean) bench.record(file, check(file, id), typed, seen, requestKey));
     return card(kept && back.equals(FINDER) ? FINDER : id);
   }
 
@@ -233,11 +236,12 @@ class BenchController {
       @PathVariable String ref,
       @PathVariable String id,
       @RequestParam(defaultValue = "") String reading,
+      @RequestParam(defaultValue = "") String output,
       @RequestParam(defaultValue = "0") long seen,
       @RequestParam(defaultValue = "") String requestKey,
       Person person) {
-    files.change(
-        ref, person, file -> bench.draft(file, check(file, id), reading, seen, requestKey));
+    String typed = PartOutput.typed(reading, output);
+    files.change(ref, person, file -> bench.draft(file, check(file, id), typed, seen, requestKey));
     return card(id);
   }
 

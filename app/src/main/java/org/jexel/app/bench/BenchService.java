@@ -4,12 +4,14 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.PartOutput;
 import org.jexel.core.check.Plausible;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.Taken;
@@ -46,22 +48,44 @@ public class BenchService {
     this.clock = clock;
   }
 
-  /** A typed reading: its value, or why it cannot be one. */
-  record Typed(double si, @Nullable String problem) {}
+  /**
+   * A typed reading, or why it cannot be one.
+   *
+   * @param si as read
+   * @param atFull what it comes to at full output; the same where it was read there
+   * @param pinVolts at the brake pin, where it was read at less
+   */
+  record Typed(double si, double atFull, @Nullable Double pinVolts, @Nullable String problem) {
+    private static Typed problem(String problem) {
+      return new Typed(Double.NaN, Double.NaN, null, problem);
+    }
+  }
 
-  static Typed read(Check check, String typed, UnitSystem units) {
+  static Typed read(JobFile file, Check check, String typed, UnitSystem units) {
     if (typed.isBlank()) {
-      return new Typed(Double.NaN, "Type what the meter shows.");
+      return Typed.problem("Type what the meter shows.");
     }
     if (typed.strip().length() > LONGEST_TYPED) {
-      return new Typed(Double.NaN, "A reading has at most 40 letters.");
+      return Typed.problem("A reading has at most 40 letters.");
     }
-    Parsed parsed = QuantityParser.parse(typed, check.measure(), units);
-    if (parsed instanceof Parsed.Misread misread) {
-      return new Typed(Double.NaN, misread.message());
+    double full = file.work().bench().fullOutput();
+    try {
+      Optional<PartOutput> part =
+          PartOutput.fits(check) ? PartOutput.of(typed, full, units) : Optional.empty();
+      Parsed parsed =
+          QuantityParser.parse(part.map(PartOutput::reading).orElse(typed), check.measure(), units);
+      if (parsed instanceof Parsed.Misread misread) {
+        return Typed.problem(misread.message());
+      }
+      double si = ((Parsed.Value) parsed).si();
+      return new Typed(
+          si,
+          part.map(output -> PartOutput.atFull(si, output.volts(), full)).orElse(si),
+          part.map(PartOutput::volts).orElse(null),
+          Plausible.problem(check.measure(), si).orElse(null));
+    } catch (IllegalArgumentException e) {
+      return Typed.problem(String.valueOf(e.getMessage()));
     }
-    double si = ((Parsed.Value) parsed).si();
-    return new Typed(si, Plausible.problem(check.measure(), si).orElse(null));
   }
 
   /**
@@ -100,7 +124,7 @@ public class BenchService {
     if (readings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return true;
     }
-    Typed value = read(check, typed, file.units());
+    Typed value = read(file, check, typed, file.units());
     if (value.problem() != null || seen != now) {
       drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
       return false;
@@ -109,7 +133,7 @@ public class BenchService {
         new Reading(
             file.job(),
             check,
-            value.si(),
+            value,
             typed.strip(),
             newest,
             file.person(),

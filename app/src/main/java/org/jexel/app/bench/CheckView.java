@@ -5,6 +5,9 @@ import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.PartOutput;
+import org.jexel.core.job.Taken;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jspecify.annotations.Nullable;
@@ -59,22 +62,21 @@ public record CheckView(
       draft = null;
     }
     if (draft != null) {
-      BenchService.Typed value = BenchService.read(check, draft.typed(), file.units());
+      BenchService.Typed value = BenchService.read(file, check, draft.typed(), file.units());
       problem = value.problem();
-      judged = problem == null ? check.band().judge(value.si()) : null;
-      typedMeaning = judged == Verdict.FAILS ? check.meaning(judged, value.si()) : "";
+      judged = problem == null ? check.band().judge(value.atFull()) : null;
+      typedMeaning = judged == Verdict.FAILS ? check.meaning(judged, value.atFull()) : "";
       if (newest != null && draft.seenId() != seen) {
         theirs =
             "%s read %s while you had this open. Record yours as a newer one, or clear it."
-                .formatted(
-                    newest.person().name(), check.measure().text(newest.value(), file.units()));
+                .formatted(newest.person().name(), newest.words(file.units()));
       }
     }
     return new CheckView(
         check,
         chain,
         verdict,
-        newest == null ? "" : meaning(file, check, newest.value()),
+        newest == null ? "" : meaning(file, check, newest.taken()),
         draft == null ? "" : draft.typed(),
         seen,
         problem,
@@ -84,8 +86,14 @@ public record CheckView(
   }
 
   /** What the band says of a reading, and what the other side says of it. */
-  private static String meaning(JobFile file, Check check, double reading) {
-    String own = check.meaning(check.band().judge(reading), reading);
+  private static String meaning(JobFile file, Check check, Taken taken) {
+    double reading = file.work().bench().atFull(taken);
+    String told = check.meaning(check.band().judge(reading), reading);
+    String own =
+        taken.pinVolts().isEmpty()
+            ? told
+            : Phrase.of(
+                "At full output that is %s. %s", check.measure().text(reading, file.units()), told);
     return file.work().bench().sides(check).map(sides -> own + " " + sides.words()).orElse(own);
   }
 
@@ -103,6 +111,16 @@ public record CheckView(
     return typed.isEmpty() && read != null
         ? check.measure().number(read.value(), UnitSystem.METRIC)
         : typed;
+  }
+
+  /** Whether it may be read at less than full output. */
+  public boolean atAnyOutput() {
+    return PartOutput.fits(check);
+  }
+
+  /** What stands in the field of the reading, and in that of the output. */
+  public String[] fields() {
+    return atAnyOutput() ? PartOutput.parts(typed) : new String[] {typed, ""};
   }
 
   public String anchor() {

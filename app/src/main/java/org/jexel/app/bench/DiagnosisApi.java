@@ -151,11 +151,11 @@ class DiagnosisApi {
       throw new IllegalArgumentException(id + ": a value is a number or a word.");
     }
     BenchService.Typed typed =
-        BenchService.read(check, reading.value().asText(), UnitSystem.METRIC);
+        BenchService.read(file, check, reading.value().asText(), UnitSystem.METRIC);
     if (typed.problem() != null) {
       throw new IllegalArgumentException(id + ": " + typed.problem());
     }
-    return new Diagnosis.Seen(id, typed.si());
+    return new Diagnosis.Seen(id, typed.atFull());
   }
 
   /** What was asked for and cannot be, told to a program. */

@@ -78,9 +78,7 @@ public record FinderView(
   record Doubt(String round, String words) {
     private static Doubt of(JobFile file, Check check) {
       String read =
-          check
-              .measure()
-              .text(Must.have(file.work().bench().newest(), check.id()).value(), file.units());
+          Must.have(file.work().bench().newest(), check.id()).words(check.measure(), file.units());
       return new Doubt(check.round(), "%s: %s. %s".formatted(check.title(), read, check.state()));
     }
   }
@@ -94,13 +92,24 @@ public record FinderView(
             Check.Group.SOCKET,
             Check.Group.FUSES,
             Check.Group.BRAKES,
+            Check.Group.DRIVEN,
+            Check.Group.WHEELS,
             Check.Group.MOVED)) {
       file.work().bench().checks().stream()
-          .filter(c -> c.group() != Check.Group.BRAKES || !c.measure().words().isEmpty())
+          .filter(FinderView::isNoticed)
           .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
           .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
     }
     return starts;
+  }
+
+  /** What nobody looks for before something is wrong is no way to begin. */
+  private static boolean isNoticed(Check check) {
+    return switch (check.group()) {
+      case BRAKES -> !check.measure().words().isEmpty();
+      case WHEELS -> check.measure() == Measure.GRIPPING || check.measure() == Measure.PRESSING;
+      default -> true;
+    };
   }
 
   private static @Nullable String noticed(Check check) {
@@ -108,7 +117,11 @@ public record FinderView(
       case TURNING -> "A wheel drags or is hard to turn";
       case FUSE -> "A fuse is blown, or blows again";
       case WAKING -> "The controller sleeps through the pedal";
-      case HUMMING -> "A wheel does not brake, or the trailer pulls to one side";
+      case HUMMING -> "A wheel does not brake";
+      case GRIPPING -> "A wheel hums and does not hold";
+      case PRESSING -> "The pump runs and the trailer hardly brakes";
+      case PULLING -> "The trailer pulls to one side when it brakes";
+      case HEAT -> "One wheel gets hotter than the others, or stays cold";
       case MOVING -> "It comes and goes. " + new Round(List.of(check)).title();
       case GLOW -> "Lamps glow wrongly. " + check.state();
       default -> "Nothing on one pin. " + check.title();

@@ -175,7 +175,7 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
           understood.computeIfAbsent(check.id(), c -> new HashMap<>());
       BenchService.Typed value = known.get(typed);
       if (value == null) {
-        value = BenchService.read(check, typed, file.units());
+        value = BenchService.read(file, check, typed, file.units());
         if (known.size() < MOST_KNOWN) {
           known.put(typed, value);
         }

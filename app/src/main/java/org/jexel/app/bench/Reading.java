@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
 import java.util.Objects;
+import java.util.OptionalDouble;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
@@ -57,6 +58,7 @@ public class Reading {
   private @Nullable Integer rowCount;
   private @Nullable Double leastSi;
   private @Nullable Double greatestSi;
+  private @Nullable Double pinVolts;
 
   /** How a reading came in. */
   public enum Source {
@@ -82,7 +84,7 @@ public class Reading {
   Reading(
       Job job,
       Check check,
-      double valueSi,
+      BenchService.Typed read,
       String typed,
       @Nullable Long correctsId,
       Person person,
@@ -93,12 +95,13 @@ public class Reading {
     this.checkId = check.id();
     this.title = check.title();
     this.measure = check.measure().name();
-    this.valueSi = valueSi;
+    this.valueSi = read.si();
+    this.pinVolts = read.pinVolts();
     this.typed = typed;
     this.expectedSi = check.band().expected();
     this.lowSi = check.band().low();
     this.highSi = check.band().high();
-    this.verdict = check.band().judge(valueSi).name();
+    this.verdict = check.band().judge(read.atFull()).name();
     this.correctsId = correctsId;
     this.person = person;
     this.takenAt = at;
@@ -120,14 +123,21 @@ public class Reading {
     measure();
     verdict();
     source();
-    if (Double.isNaN(valueSi) || checkId == null) {
+    if (Double.isNaN(valueSi) || checkId == null || pinVolts != null && !(pinVolts > 0)) {
       throw new IllegalArgumentException("no value");
     }
   }
 
   /** As the core knows it. */
   Taken taken() {
-    return new Taken(id, checkId, valueSi, takenAt, person.name(), source() == Source.ROUND);
+    return new Taken(
+        id,
+        checkId,
+        valueSi,
+        takenAt,
+        person.name(),
+        source() == Source.ROUND,
+        pinVolts == null ? OptionalDouble.empty() : OptionalDouble.of(pinVolts));
   }
 
   public Long id() {
@@ -148,6 +158,11 @@ public class Reading {
 
   public double value() {
     return valueSi;
+  }
+
+  /** As it was read, with the output at which it was. */
+  public String words(UnitSystem units) {
+    return taken().words(measure(), units);
   }
 
   public String typed() {

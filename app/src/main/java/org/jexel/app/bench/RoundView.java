@@ -45,15 +45,17 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     }
     return round.words()
         ? Phrase.of("%d of %d", read.size(), checks.size())
-        : first()
-            .check()
-            .measure()
-            .text(Objects.requireNonNull(read.get(0).newest()).value(), units);
+        : Objects.requireNonNull(read.get(0).newest()).words(units);
   }
 
   /** Of lamps, which are many and seen at one glance, one act can say that all are as expected. */
   public boolean atOnce() {
     return round.first().measure() == Measure.GLOW;
+  }
+
+  /** Why each of its checks is taken, told once. */
+  public List<String> whys() {
+    return checks.stream().map(view -> view.check().why()).distinct().toList();
   }
 
   /** Ids for the meter, between commas. */

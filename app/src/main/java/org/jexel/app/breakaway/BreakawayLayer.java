@@ -59,7 +59,7 @@ final class BreakawayLayer {
     String holds =
         load.holding()
             .map(h -> "the battery lasts " + Measure.MINUTES.text(h.seconds(), units))
-            .orElse(load.amps() > 0 ? "no kit entered" : "no magnets to hold");
+            .orElse(load.amps() > 0 ? "no kit entered" : "nothing electric to hold");
     String words = "cable to the switch · chains dashed · " + holds;
     canvas.foot(canvas.at().x(0), words, "middle");
   }

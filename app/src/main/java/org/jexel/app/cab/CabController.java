@@ -41,7 +41,8 @@ import org.springframework.web.servlet.ModelAndView;
 /** Station 3: the controller in the vehicle. */
 @Controller
 class CabController {
-  private static final List<String> NOTED = List.of("signal", "plug", "mounting", "panel", "power");
+  private static final List<String> NOTED =
+      List.of("supply", "signal", "plug", "mounting", "panel", "power");
 
   private final JobFiles files;
   private final CabNotes notes;
@@ -95,7 +96,11 @@ class CabController {
     view.put("asked", asked);
     Map<String, String> typed = asked.fields();
     switch (open) {
-      case "supply" -> view.put("supply", supply(file));
+      case "supply" -> {
+        LeadsCard leads = LeadsCard.of(file.work().cab().model(), typed);
+        view.put("leads", leads);
+        view.put("supply", SupplyPlan.of(file.rig(), file.work().harness().plan(), leads.leads()));
+      }
       case "signal" -> {
         view.put("signal", SignalCard.of(file.rig(), typed));
         view.put("takesSignal", kind(file).takesStopSignal());
@@ -106,7 +111,7 @@ class CabController {
         view.put("places", Clearance.of(kind(file)));
       }
       case "power" -> view.put("power", PowerCard.of(file, typed, link));
-      case "panel" -> view.put("panel", PanelCard.of(typed));
+      case "panel" -> view.put("panel", PanelCard.of(typed, file.units()));
       default -> {
         view.put("library", library.all(person));
         view.put("fields", FieldViews.of(RigCards.CONTROLLER, file));
@@ -117,13 +122,6 @@ class CabController {
 
   private static ControllerKind kind(JobFile file) {
     return file.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
-  }
-
-  private static SupplyPlan supply(JobFile file) {
-    return SupplyPlan.of(
-        file.rig(),
-        file.work().harness().plan(),
-        file.work().cab().model().map(ControllerModel::leads).orElse(Map.of()));
   }
 
   private static List<Card> cards(JobFile file) {
@@ -170,7 +168,9 @@ class CabController {
     if (!NOTED.contains(card)) {
       throw new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no card " + card);
     }
-    files.change(ref, person, file -> notes.take(file, card, typed));
+    Map<String, String> kept =
+        card.equals("panel") ? PanelCard.withUnits(typed, person.units()) : typed;
+    files.change(ref, person, file -> notes.take(file, card, kept));
     return "redirect:/jobs/{ref}/cab?card={card}";
   }
 

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.jexel.core.cab.BundleHole;
 import org.jexel.core.cab.CutOut;
 import org.jexel.core.cab.Drills;
@@ -24,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param lamp drills near the lamp's hole; empty without one
  * @param bundle null without cables
  * @param cut null without a cut-out
+ * @param units of the person
  */
 record PanelCard(
     Map<String, String> typed,
@@ -32,12 +35,32 @@ record PanelCard(
     List<Drills.Drill> spindle,
     List<Drills.Drill> lamp,
     @Nullable BundleHole bundle,
-    @Nullable CutOut cut) {
+    @Nullable CutOut cut,
+    UnitSystem units) {
   private static final List<String> CUT = List.of("cutWidth", "cutHeight", "cutLeft", "cutTop");
 
   private static final List<String> TEMPLATE = List.of("lamp", "lampRight", "lampDown");
 
-  static PanelCard of(Map<String, String> typed) {
+  private static final List<String> LENGTHS =
+      Stream.of(CUT, TEMPLATE, List.of("width", "left", "right", "spindle"))
+          .flatMap(List::stream)
+          .toList();
+
+  /** With its unit beside each bare number: another person's units are others. */
+  static Map<String, String> withUnits(Map<String, String> typed, UnitSystem units) {
+    Map<String, String> whole = new LinkedHashMap<>(typed);
+    for (String field : LENGTHS) {
+      whole.computeIfPresent(
+          field,
+          (name, text) ->
+              text.matches("\\s*[-−]?[\\d.,]+\\s*")
+                  ? text.strip() + (units == UnitSystem.METRIC ? " mm" : " in")
+                  : text);
+    }
+    return whole;
+  }
+
+  static PanelCard of(Map<String, String> typed, UnitSystem units) {
     Map<String, String> problems = new LinkedHashMap<>();
     Fraction width = length(typed, "width", problems);
     Fraction left = length(typed, "left", problems);
@@ -64,12 +87,60 @@ record PanelCard(
         drills(typed, "spindle", problems),
         drills(typed, "lamp", problems),
         bundle(typed, problems),
-        cut(typed, width, problems));
+        cut(typed, width, units, problems),
+        units);
   }
 
-  /** A length in millimetres, whatever units are shown: the other half of an inch fraction. */
-  public String millimetres(double metres) {
+  /** A length in the person's units. */
+  public String text(Fraction length) {
+    return length.text(units);
+  }
+
+  /** The same in the other units, for a tape that has those. */
+  public String other(Fraction length) {
+    return length.text(units.other());
+  }
+
+  private static String millimetres(double metres) {
     return Measure.DRILL.text(metres, UnitSystem.METRIC);
+  }
+
+  /** How far the mark is off, and the tape; both edges are measured. */
+  public String marked() {
+    PanelCentre both = Objects.requireNonNull(centre);
+    return "mark off by %s, edges and width differ by %s"
+        .formatted(
+            text(Objects.requireNonNull(both.off())), text(Objects.requireNonNull(both.gap())));
+  }
+
+  /** The four lines of the cut-out that there is. */
+  public String cutLines() {
+    CutOut lines = Objects.requireNonNull(cut);
+    return "lines at %s and %s from the left, %s and %s from the top"
+        .formatted(
+            text(lines.left()), text(lines.right()), text(lines.top()), text(lines.bottom()));
+  }
+
+  /** What stays beside the cut-out that there is, and its corners. */
+  public String cutRest() {
+    CutOut lines = Objects.requireNonNull(cut);
+    String rest =
+        lines.leftOver() == null ? "" : text(lines.leftOver()) + " stay to the right edge; ";
+    return rest + "drill the corners " + lines.corners().label() + " first, then saw";
+  }
+
+  /** The hole for the bundle that there is. */
+  public String bundleHole() {
+    BundleHole hole = Objects.requireNonNull(bundle);
+    return "circle around it %s, ÷ 0.8 fill = %s, drill %s"
+        .formatted(millimetres(hole.around()), millimetres(hole.wanted()), hole.drill().label());
+  }
+
+  /** What a bare number is here. */
+  public String hint() {
+    return units == UnitSystem.METRIC
+        ? "Millimetres; inches as fractions (2 5/8) or with their unit."
+        : "Inches as fractions (2 5/8) or decimals; millimetres with their unit.";
   }
 
   /** A drill and by how much its hole is too wide or too narrow. */
@@ -78,7 +149,10 @@ record PanelCard(
   }
 
   private static @Nullable CutOut cut(
-      Map<String, String> typed, @Nullable Fraction panel, Map<String, String> problems) {
+      Map<String, String> typed,
+      @Nullable Fraction panel,
+      UnitSystem units,
+      Map<String, String> problems) {
     List<Fraction> sizes = new ArrayList<>();
     for (String field : CUT) {
       Fraction size = length(typed, field, problems);
@@ -90,14 +164,13 @@ record PanelCard(
       return null;
     }
     try {
-      return CutOut.of(panel, sizes.get(0), sizes.get(1), sizes.get(2), sizes.get(3));
+      return CutOut.of(panel, sizes.get(0), sizes.get(1), sizes.get(2), sizes.get(3), units);
     } catch (IllegalArgumentException e) {
       problems.put("cutLeft", e.getMessage());
       return null;
     }
   }
 
-  /** An inch fraction exactly, or millimetres to the nearest 64th. */
   private static @Nullable Fraction length(
       Map<String, String> typed, String field, Map<String, String> problems) {
     String text = typed.getOrDefault(field, "").strip();
@@ -105,9 +178,7 @@ record PanelCard(
       return null;
     }
     try {
-      return text.endsWith("mm")
-          ? Fraction.nearest(Template.metres(text, UnitSystem.US))
-          : Fraction.parse(text);
+      return Fraction.parse(text, Template.BARE);
     } catch (IllegalArgumentException e) {
       problems.put(field, e.getMessage());
       return null;

@@ -1,6 +1,7 @@
 package org.jexel.app.cab;
 
 import java.util.Map;
+import org.jexel.core.quantity.Fraction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
@@ -17,13 +18,17 @@ import org.jexel.core.quantity.UnitSystem;
 record Template(double spindle, double lamp, double right, double down) {
   private static final double MOST = 0.15;
 
+  /** What was kept before units stood beside every number is in inches. */
+  static final UnitSystem BARE = UnitSystem.US;
+
   /**
    * @throws IllegalArgumentException with what would be understood
    */
   static Template of(Map<String, String> typed) {
+    String lamp = typed.getOrDefault("lamp", "");
     return new Template(
         length(typed.getOrDefault("spindle", "")),
-        typed.getOrDefault("lamp", "").isBlank() ? 0 : length(typed.getOrDefault("lamp", "")),
+        lamp.isBlank() ? 0 : length(lamp),
         offset(typed.getOrDefault("lampRight", "")),
         offset(typed.getOrDefault("lampDown", "")));
   }
@@ -38,9 +43,9 @@ record Template(double spindle, double lamp, double right, double down) {
     return back ? -size : size;
   }
 
-  /** Inches as a fraction, or millimetres with their unit, m. */
+  /** A length that fits a panel, m. */
   static double length(String text) {
-    double metres = metres(text, UnitSystem.US);
+    double metres = Fraction.parse(text, BARE).metres();
     if (!(metres > 0 && metres <= MOST)) {
       throw new IllegalArgumentException("“" + text.strip() + "” does not fit a panel.");
     }

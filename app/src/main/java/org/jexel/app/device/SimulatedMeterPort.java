@@ -12,6 +12,8 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,11 +24,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class SimulatedMeterPort implements MeterPort, TesterPort {
   private final SimulatedRigRepository rigs;
   private final Clock clock;
-  private final Random noise = new Random();
+  private final Random noise;
 
-  SimulatedMeterPort(SimulatedRigRepository rigs, Clock clock) {
+  /**
+   * @param dice so that a demonstration can be repeated; by chance where it is not set
+   */
+  SimulatedMeterPort(
+      SimulatedRigRepository rigs,
+      Clock clock,
+      @Value("${jexel.simulated-dice:#{null}}") @Nullable Long dice) {
     this.rigs = rigs;
     this.clock = clock;
+    this.noise = dice == null ? new Random() : new Random(dice);
   }
 
   @Override

@@ -25,6 +25,8 @@ public final class Outline {
           case PLANT -> new Shape(5.0, 0.16, 3);
           case STALL -> new Shape(2.9, 2.0, 1);
           case CABIN -> new Shape(4.2, 2.2, 2);
+          case SKELETON -> new Shape(4.6, 0.1, 2);
+          case GOOSENECK -> new Shape(4.4, 0.18, 2);
         };
     Svg svg = new Svg(186, 98, "img", kind.label());
     double start = 34;
@@ -32,8 +34,12 @@ public final class Outline {
     double length = shape.bed() * SCALE;
     Object[] ink = Look.ink(1.6);
     svg.line(4, GROUND, 182, GROUND, "class", "axis", "stroke", Palette.RULE, "stroke-width", 1.2);
-    svg.line(8, bed + 3, start, bed, ink);
-    svg.circle(8, bed + 3, 2.6, Look.solid());
+    if (kind == TrailerKind.GOOSENECK) {
+      neck(svg, start, bed, ink);
+    } else {
+      svg.line(8, bed + 3, start, bed, ink);
+      svg.circle(8, bed + 3, 2.6, Look.solid());
+    }
     double body = shape.body() * SCALE;
     svg.rect(
         start,
@@ -112,7 +118,13 @@ public final class Outline {
         svg.rect(start + 40, bed - body - 9, 6, 9, Look.body(1.2));
       }
       case PLANT -> svg.line(start + length, bed - 2, start + length + 12, bed - 22, ink);
-      case FLATBED, BOX -> {
+      case SKELETON -> {
+        for (double x = start + 22; x < start + length - 10; x += 27) {
+          svg.line(x, bed, x, bed + 6, ink);
+        }
+        svg.line(start + 6, bed - 2, start + 6, bed - 16, ink);
+      }
+      case FLATBED, BOX, GOOSENECK -> {
         // the plain outline tells them well enough
       }
       default -> throw new IllegalStateException(kind.name());
@@ -124,5 +136,14 @@ public final class Outline {
       svg.circle(x, GROUND - 9.5, 3.4, "class", "part", "fill", Palette.PAPER);
     }
     return svg.finish();
+  }
+
+  /** Up from the bed, forward over the vehicle, and down to the ball between its axles. */
+  private static void neck(Svg svg, double start, double bed, Object... ink) {
+    double high = bed - 30;
+    svg.line(start, bed, start, high, ink);
+    svg.line(start, high, 10, high, ink);
+    svg.line(10, high, 10, high + 12, ink);
+    svg.circle(10, high + 14, 2.6, Look.solid());
   }
 }

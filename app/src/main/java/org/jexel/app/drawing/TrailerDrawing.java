@@ -29,7 +29,10 @@ public final class TrailerDrawing {
     double length = sheet.si(RigField.OVERALL_LENGTH);
     double half = sheet.si(RigField.OVERALL_WIDTH) / 2;
     for (int side = -1; side <= 1; side += 2) {
-      svg.line(at.x(0.06), at.y(0), at.x(bar), at.y(side * half * 0.62), Look.ink(2.4));
+      boolean neck = kind() == TrailerKind.GOOSENECK;
+      double from = neck ? side * 0.12 : 0;
+      double to = neck ? side * 0.12 : side * half * 0.62;
+      svg.line(at.x(0.06), at.y(from), at.x(bar), at.y(to), Look.ink(2.4));
     }
     double[] places = rig.axlePlaces();
     for (int i = 0; i < places.length; i++) {
@@ -69,9 +72,12 @@ public final class TrailerDrawing {
     rig.fittedLamps().forEach(this::lamp);
   }
 
+  private TrailerKind kind() {
+    return sheet.choice(RigField.TRAILER_KIND, TrailerKind.class);
+  }
+
   /** Light marks that tell the kinds apart. */
   private void furniture(double bar, double length, double half) {
-    TrailerKind kind = sheet.choice(RigField.TRAILER_KIND, TrailerKind.class);
     Object[] thin = {
       "class", "ink faint", "stroke", INK, "stroke-width", 0.8, "stroke-opacity", 0.45
     };
@@ -87,7 +93,7 @@ public final class TrailerDrawing {
       "stroke-opacity",
       0.45
     };
-    switch (kind) {
+    switch (kind()) {
       case FLATBED -> {
         for (double y = -half + 0.25; y < half - 0.1; y += 0.25) {
           svg.line(at.x(bar), at.y(y), at.x(length), at.y(y), thin);
@@ -105,6 +111,20 @@ public final class TrailerDrawing {
         }
         svg.line(at.x((bar + length) / 2), at.y(-half), at.x((bar + length) / 2), at.y(half), thin);
       }
+      case GOOSENECK -> {
+        for (double x = bar + 0.4; x < length - 0.1; x += 0.4) {
+          svg.line(at.x(x), at.y(-half), at.x(x), at.y(half), thin);
+        }
+      }
+      case SKELETON -> {
+        for (int side = -1; side <= 1; side += 2) {
+          svg.line(
+              at.x(bar), at.y(side * half * 0.45), at.x(length), at.y(side * half * 0.45), thin);
+        }
+        for (double x = bar + 0.9; x < length - 0.2; x += 0.9) {
+          svg.line(at.x(x), at.y(-half * 0.45), at.x(x), at.y(half * 0.45), thin);
+        }
+      }
       case PLANT -> {
         for (int side = -1; side <= 1; side += 2) {
           svg.rect(
@@ -118,7 +138,7 @@ public final class TrailerDrawing {
         svg.line(at.x(length - 0.7), at.y(-half), at.x(length - 0.7), at.y(half), thin);
         svg.line(at.x(bar), at.y(0), at.x(length - 0.7), at.y(0), thin);
       }
-      default -> throw new IllegalStateException(kind.name());
+      default -> throw new IllegalStateException(kind().name());
     }
   }
 

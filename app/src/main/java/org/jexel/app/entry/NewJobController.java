@@ -34,6 +34,7 @@ class NewJobController {
           "kind",
           "axles",
           "brakes",
+          "braked",
           "towConnector",
           "trailerConnector",
           "controller");

@@ -24,11 +24,17 @@ import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.TrailerKind;
 import org.jexel.core.rig.Wish;
+import org.jexel.core.rig.YesNo;
 import org.springframework.stereotype.Service;
 
 /** Starts a job from an outline and a handful of entries; everything else is assumed. */
 @Service
 public class NewJobs {
+  /** Of several axles the one that is braked, where not all are. */
+  private static final String FIRST = "first";
+
+  private static final String LAST = "last";
+
   private final JobStart jobs;
   private final RigFigureRepository figures;
   private final JobFiles files;
@@ -64,6 +70,10 @@ public class NewJobs {
     known(typed, "brakes", names(BrakeType.values()), "Choose one.", problems);
     known(typed, "controller", names(ControllerKind.values()), "Choose one.", problems);
     known(typed, "axles", List.of("1", "2", "3"), "One, two or three.", problems);
+    known(typed, "braked", List.of(FIRST, LAST), "Choose one.", problems);
+    if (!typed.getOrDefault("braked", "").isEmpty() && count(typed) < 2) {
+      problems.put("braked", "Say first how many axles there are, two or three.");
+    }
     List<String> connectors = catalog.connectors().stream().map(c -> c.id()).toList();
     known(typed, "towConnector", connectors, "Choose one.", problems);
     known(typed, "trailerConnector", connectors, "Choose one.", problems);
@@ -121,10 +131,16 @@ public class NewJobs {
     choose(drawn, RigField.TRAILER_KIND, trailer.name(), person);
     choose(drawn, RigField.BRAKE_TYPE, typed.getOrDefault("brakes", ""), person);
     choose(job.controller(), RigField.CONTROLLER_KIND, kind, person);
-    String axles = typed.getOrDefault("axles", "");
-    if (!axles.isEmpty()) {
-      double count = Integer.parseInt(axles);
-      enter(drawn, RigField.AXLE_COUNT, Entry.number(count, Provenance.MEASURED), person);
+    int axles = count(typed);
+    if (axles > 0) {
+      Entry count = Entry.number(axles, Provenance.MEASURED);
+      enter(drawn, FieldKey.of(RigField.AXLE_COUNT), count, person);
+    }
+    String braked = typed.getOrDefault("braked", "");
+    for (int axle = 0; !braked.isEmpty() && axle < axles; axle++) {
+      YesNo own = axle == (braked.equals(FIRST) ? 0 : axles - 1) ? YesNo.YES : YesNo.NO;
+      FieldKey key = new FieldKey(RigField.AXLE_BRAKED, axle);
+      enter(drawn, key, Entry.choice(own.name(), Provenance.MEASURED), person);
     }
     figures.flush();
     files.change(job.ref(), person, JobFile::changed);
@@ -138,11 +154,17 @@ public class NewJobs {
 
   private void choose(RigPart part, RigField field, String choice, Person person) {
     if (!choice.isEmpty()) {
-      enter(part, field, Entry.choice(choice, Provenance.MEASURED), person);
+      enter(part, FieldKey.of(field), Entry.choice(choice, Provenance.MEASURED), person);
     }
   }
 
-  private void enter(RigPart part, RigField field, Entry entry, Person person) {
-    figures.save(new RigFigure(part, FieldKey.of(field), entry, person, clock.instant()));
+  /** Axles that were said; 0 where they were not. */
+  private static int count(Map<String, String> typed) {
+    String axles = typed.getOrDefault("axles", "");
+    return axles.matches("[1-3]") ? Integer.parseInt(axles) : 0;
+  }
+
+  private void enter(RigPart part, FieldKey key, Entry entry, Person person) {
+    figures.save(new RigFigure(part, key, entry, person, clock.instant()));
   }
 }

@@ -78,7 +78,8 @@ public enum RigCards {
       BREAKAWAY_COLD,
       HOUSE_BATTERY,
       CHARGE_AMPS,
-      LAMP_TECHNOLOGY),
+      LAMP_TECHNOLOGY,
+      LAMPS_SUBMERGED),
   SCALE(Station.RIG, "scale", "On the scale", WEIGHED_TONGUE, WEIGHED_AXLES),
   HARNESS(
       Station.HARNESS,

@@ -72,6 +72,6 @@ record CheckRow(
   }
 
   private static String text(BenchWork bench, Check check, UnitSystem units) {
-    return check.measure().text(Must.have(bench.newest(), check.id()).value(), units);
+    return Must.have(bench.newest(), check.id()).words(check.measure(), units);
   }
 }

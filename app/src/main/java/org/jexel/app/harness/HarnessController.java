@@ -60,17 +60,10 @@ class HarnessController {
   @PostMapping("/jobs/{ref}/harness/steps")
   String tick(
       @PathVariable String ref,
-      @RequestParam(defaultValue = "") String step,
-      @RequestParam(defaultValue = "false") boolean done,
-      @RequestParam(defaultValue = "") String item,
+      @RequestParam String step,
+      @RequestParam boolean done,
       Person person) {
-    // An item's button says in one value whether it is to be ticked, and which it is.
-    String[] asked = item.split(" ", 2);
-    boolean one = asked.length == 2;
-    files.change(
-        ref,
-        person,
-        file -> steps.tick(file, one ? asked[1] : step, one ? asked[0].equals("true") : done));
+    files.change(ref, person, file -> steps.tick(file, step, done));
     return "redirect:/jobs/{ref}/harness?card=steps";
   }
 

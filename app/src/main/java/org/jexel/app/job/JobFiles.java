@@ -73,38 +73,43 @@ public class JobFiles {
    * @return what the act gives
    */
   public <T> T act(String ref, Person person, Function<JobFile, T> act) {
+    return locked(
+        ref,
+        person,
+        job -> {
+          Rows rows = rooms.rows(job);
+          JobFile file = read(job, person, rows).held();
+          T told = act.apply(file);
+          if (!file.changes().isEmpty()) {
+            entities.flush();
+            Rows now = rows.with(rooms.rows(job, file.changes()));
+            job.stand(read(job, person, now).work().progress(), build.id(), clock.instant());
+          }
+          return told;
+        });
+  }
+
+  /** With the job's lock in hand, in one transaction. */
+  private <T> T locked(String ref, Person person, Function<Job, T> work) {
     return queue.of(
         person.workshop().id() + " " + ref,
         () ->
             again.run(
                 () -> {
                   jobs.hold(person.workshop().id(), ref);
-                  Job job = find(ref, person);
-                  Rows rows = rooms.rows(job);
-                  JobFile file = read(job, person, rows).held();
-                  T told = act.apply(file);
-                  if (!file.changes().isEmpty()) {
-                    entities.flush();
-                    Rows now = rows.with(rooms.rows(job, file.changes()));
-                    job.stand(
-                        read(job, person, now).work().progress(), build.id(), clock.instant());
-                  }
-                  return told;
+                  return work.apply(find(ref, person));
                 }));
   }
 
   /** Works out anew how a job stands, where another build did so last. */
   void standAnew(String ref, Person person) {
-    queue.of(
-        person.workshop().id() + " " + ref,
-        () ->
-            again.run(
-                () -> {
-                  jobs.hold(person.workshop().id(), ref);
-                  Job job = find(ref, person);
-                  job.stand(read(job, person, rooms.rows(job)).work().progress(), build.id());
-                  return job;
-                }));
+    locked(
+        ref,
+        person,
+        job -> {
+          job.stand(read(job, person, rooms.rows(job)).work().progress(), build.id());
+          return job;
+        });
   }
 
   /** An act that gives nothing. */

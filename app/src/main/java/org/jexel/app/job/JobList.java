@@ -1,13 +1,16 @@
 package org.jexel.app.job;
 
-import java.util.Arrays;
+import jakarta.persistence.criteria.Predicate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jexel.app.security.Person;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.jpa.domain.Specification;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,6 +19,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class JobList {
   private static final int ROWS = 40;
   private static final int MOST_PAGES = 100_000;
+  private static final Sort BY_NEXT =
+      Sort.by("nextStation").and(Sort.by("updatedAt").descending()).and(Sort.by("id"));
 
   private final JobRepository jobs;
 
@@ -27,27 +32,34 @@ public class JobList {
    * A page of the board, by what is next.
    *
    * @param wanted words of the title, the customer, the vehicle, the trailer or the reference, in
-   *     any order; the first three count; empty for every job
+   *     any order; empty for every job
    * @param page from 1
    */
   @Transactional(readOnly = true)
   public Page<Job> board(Person person, String wanted, int page) {
-    PageRequest rows = PageRequest.of(Math.max(0, Math.min(page, MOST_PAGES) - 1), ROWS);
-    Long workshop = person.workshop().id();
-    List<String> words =
-        Arrays.stream(wanted.toLowerCase(Locale.ROOT).split("\\s+"))
-            .filter(word -> !word.isEmpty())
-            .toList();
-    Page<Job> found =
-        words.isEmpty()
-            ? jobs.board(workshop, rows)
-            : jobs.search(workshop, like(words, 0), like(words, 1), like(words, 2), rows);
+    PageRequest rows = PageRequest.of(Math.max(0, Math.min(page, MOST_PAGES) - 1), ROWS, BY_NEXT);
+    Specification<Job> asked = (job, query, is) -> is.equal(job.get("workshop"), person.workshop());
+    for (String word : wanted.strip().toLowerCase(Locale.ROOT).split("\\s+")) {
+      asked = asked.and(called(word));
+    }
+    Page<Job> found = jobs.findAll(asked, rows);
     found.forEach(Job::states);
     return found;
   }
 
-  private static String like(List<String> words, int place) {
-    return place < words.size() ? "%" + escaped(words.get(place)) + "%" : "%";
+  /** Jobs in whose reference, title, customer, vehicle or trailer a word stands. */
+  private static Specification<Job> called(String word) {
+    String like = "%" + escaped(word) + "%";
+    return (job, query, is) ->
+        is.or(
+            Stream.of(
+                    job.<String>get("ref"),
+                    job.<String>get("title"),
+                    job.<String>get("customer"),
+                    job.get("tow").<String>get("label"),
+                    job.get("trailer").<String>get("label"))
+                .map(name -> is.like(is.lower(name), like))
+                .toArray(Predicate[]::new));
   }
 
   private static String escaped(String text) {

@@ -3,24 +3,12 @@ package org.jexel.app.job;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
-import org.springframework.data.domain.Page;
-import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 import org.springframework.data.jpa.repository.Query;
 
 /** Jobs. */
-public interface JobRepository extends JpaRepository<Job, Long> {
-  /** All that a job and its parts are called. */
-  String CALLED =
-      "lower(concat(j.ref, ' ', j.title, ' ', j.customer, ' ', j.tow.label, ' ', j.trailer.label))";
-
-  /** Three words, each somewhere in it. */
-  String SEARCHED =
-      " where j.workshop.id = :workshop and "
-          + (CALLED + " like :one and ")
-          + (CALLED + " like :two and ")
-          + (CALLED + " like :three");
-
+public interface JobRepository extends JpaRepository<Job, Long>, JpaSpecificationExecutor<Job> {
   @Query(
       "select j from Job j join fetch j.workshop join fetch j.tow join fetch j.trailer join fetch j.controller c"
           + " left join fetch c.model where j.workshop.id = :workshop and j.ref = :ref")
@@ -31,18 +19,6 @@ public interface JobRepository extends JpaRepository<Job, Long> {
       value = "select id from job where workshop_id = :workshop and ref = :ref for update",
       nativeQuery = true)
   Optional<Long> hold(long workshop, String ref);
-
-  @Query(
-      value =
-          "select j from Job j where j.workshop.id = :workshop"
-              + " order by j.nextStation, j.updatedAt desc, j.id",
-      countQuery = "select count(j) from Job j where j.workshop.id = :workshop")
-  Page<Job> board(Long workshop, Pageable page);
-
-  @Query(
-      value = "select j from Job j" + SEARCHED + " order by j.nextStation, j.updatedAt desc, j.id",
-      countQuery = "select count(j) from Job j" + SEARCHED)
-  Page<Job> search(Long workshop, String one, String two, String three, Pageable page);
 
   /** A page of the workshop's jobs, oldest first, from behind one on. */
   List<Job> findByWorkshopIdAndIdGreaterThanOrderById(Long workshop, Long behind, Limit most);

@@ -16,12 +16,13 @@ class Here {
     return request.getMethod().equals("GET") ? request.getRequestURI() + query : "/";
   }
 
-  /** The same as it was posted, without host and without trust. */
+  /** The same as it was posted, an address of another host is none. */
   static String within(String posted) {
     try {
       URI from = new URI(posted);
       String path = from.getRawPath();
-      if (path == null || !path.startsWith("/") || path.startsWith("//")) {
+      boolean elsewhere = from.isAbsolute() || from.getRawAuthority() != null;
+      if (elsewhere || path == null || !path.startsWith("/") || path.startsWith("//")) {
         return "/";
       }
       String query = from.getRawQuery() == null ? "" : "?" + from.getRawQuery();

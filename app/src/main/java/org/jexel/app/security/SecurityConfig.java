@@ -115,6 +115,8 @@ class SecurityConfig {
                   .permitAll()
                   .requestMatchers("/people/**")
                   .hasRole(Role.OWNER.name())
+                  .requestMatchers("/jobs/new")
+                  .hasAnyRole(CHANGERS)
                   .requestMatchers(HttpMethod.GET, "/**")
                   .authenticated()
                   .requestMatchers(HttpMethod.HEAD, "/**")

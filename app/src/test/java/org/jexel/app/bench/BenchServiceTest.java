@@ -152,12 +152,13 @@ class BenchServiceTest {
 
   @Test
   void theRangeOfAMeterIsKnown() {
-    assertThat(BenchService.read(CHECK, "-3", UnitSystem.METRIC).problem()).contains("negative");
-    assertThat(BenchService.read(CHECK, "21000 kohm", UnitSystem.METRIC).problem())
+    assertThat(BenchService.read(file, CHECK, "-3", UnitSystem.METRIC).problem())
+        .contains("negative");
+    assertThat(BenchService.read(file, CHECK, "21000 kohm", UnitSystem.METRIC).problem())
         .contains("open");
-    assertThat(BenchService.read(CHECK, "OL ohm", UnitSystem.METRIC).si())
+    assertThat(BenchService.read(file, CHECK, "OL ohm", UnitSystem.METRIC).si())
         .isEqualTo(NoFigure.OPEN.si());
-    assertThat(BenchService.read(CHECK, "1.65", UnitSystem.METRIC).problem()).isNull();
-    assertThat(BenchService.read(CHECK, " ", UnitSystem.METRIC).problem()).contains("Type");
+    assertThat(BenchService.read(file, CHECK, "1.65", UnitSystem.METRIC).problem()).isNull();
+    assertThat(BenchService.read(file, CHECK, " ", UnitSystem.METRIC).problem()).contains("Type");
   }
 }

@@ -23,6 +23,8 @@ import org.jexel.core.check.Alone;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Round;
 import org.jexel.core.job.BenchWork;
+import org.jexel.core.job.Taken;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -58,6 +60,50 @@ class BenchToolsTest {
 
   private BenchWork bench() {
     return file().work().bench();
+  }
+
+  /** Two magnets at half output: one draws what it should, the other a third less. */
+  @Test
+  void aReadingAtPartOutputIsJudgedByThatOutput() throws Exception {
+    double full = bench().fullOutput();
+    double amps = bench().check("magnet.amps.magnet_axle1_left").orElseThrow().band().expected();
+    String half = Phrase.of("%.2f", full / 2);
+    take("magnet.amps.magnet_axle1_left", Phrase.of("%.2f", amps / 2), half);
+    take("magnet.amps.magnet_axle1_right", Phrase.of("%.2f", amps / 3), "50 %");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=magnet.amps.magnet_axle1_left"))
+        .contains(Phrase.of("%.2f A at %s V", amps / 2, half))
+        .contains("At full output that is")
+        .contains("The other side draws");
+    assertThat(verdict("magnet.amps.magnet_axle1_right")).isEqualTo(Verdict.FAILS);
+    assertThat(verdict("magnet.amps.magnet_axle1_left"))
+        .as("held against the other side")
+        .isNotEqualTo(Verdict.HOLDS);
+    take("magnet.amps.magnet_axle1_right", Phrase.of("%.2f", amps / 2), "50 %");
+    assertThat(verdict("magnet.amps.magnet_axle1_left")).isEqualTo(Verdict.HOLDS);
+    take("brake.amps", "3", "0.9");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=brake.amps"))
+        .as("what was typed stays, beside its cause")
+        .contains("too little to judge by")
+        .containsPattern("id=\"output\"[^>]* value=\"0.9\"");
+  }
+
+  private Verdict verdict(String check) {
+    return bench().verdict(bench().check(check).orElseThrow());
+  }
+
+  private void take(String check, String reading, String output) throws Exception {
+    long seen = bench().last(check).map(Taken::id).orElse(0L);
+    electrician.post(
+        "/jobs/" + ref + "/bench/" + check,
+        Map.of(
+            "reading",
+            reading,
+            "output",
+            output,
+            "seen",
+            String.valueOf(seen),
+            "requestKey",
+            check + output + reading));
   }
 
   private String fits(String csv) throws Exception {

@@ -139,8 +139,9 @@ class FinderTest {
     Map<String, String> tail = round(ref, "look.tail");
     assertThat(tail).containsEntry("word.look.tail.lamp_right_rear_right", "dark");
     tail.put("word.look.tail.lamp_right_rear_right", "bright");
-    electrician.post("/jobs/" + ref + "/bench/round", tail);
     electrician.post("/jobs/" + ref + "/bench/round", round(ref, "look.tail+left"));
+    assertThat(finder(ref)).doesNotContain("do not go together");
+    electrician.post("/jobs/" + ref + "/bench/round", tail);
     assertThat(finder(ref))
         .contains("I don’t know.")
         .contains("These readings do not go together.");

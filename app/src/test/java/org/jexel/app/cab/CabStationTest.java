@@ -106,30 +106,47 @@ class CabStationTest {
         Map.of("width", "7 3/8", "left", "3 11/16", "right", "3 5/8", "cables", "6 6 6"));
     assertThat(card("J1004", "panel"))
         .contains("3 11/16 in")
-        .contains("mark off by 1/32 in")
+        .contains("93.7 mm")
+        .contains("mark off by 0.8 mm")
         .contains("circle around it 12.9 mm");
     Map<String, String> cut =
-        Map.of("width", "7 3/8", "cutWidth", "2 1/4", "cutHeight", "1", "cutTop", "3/4");
+        Map.of("width", "7 3/8", "cutWidth", "2 1/4", "cutHeight", "1 in", "cutTop", "3/4");
     Map<String, String> placed = new HashMap<>(cut);
     placed.put("cutLeft", "1 1/2");
     post("J1004", "panel", placed);
     assertThat(card("J1004", "panel"))
-        .contains("lines at 1 1/2 in and 3 3/4 in from the left, 3/4 in and 1 3/4 in from the top")
-        .contains("3 5/8 in stay to the right edge");
-    placed.put("cutLeft", "5");
+        .contains("lines at 38.1 mm and 95.3 mm from the left, 19.1 mm and 44.5 mm from the top")
+        .contains("92.1 mm stay to the right edge");
+    placed.put("cutLeft", "5 in");
     post("J1004", "panel", placed);
-    assertThat(card("J1004", "panel")).contains("It ends 7 1/4 in from the left");
+    assertThat(card("J1004", "panel")).contains("It ends 184.2 mm from the left");
+    post("J1004", "panel", Map.of("width", "120"));
+    assertThat(card("J1004", "panel"))
+        .as("whoever looks at it in inches sees the same panel")
+        .contains("value=\"120 mm\"")
+        .contains("60.0 mm");
     post("J1004", "panel", Map.of("width", "3/0"));
     assertThat(card("J1004", "panel")).contains("is no fraction").contains("value=\"3/0\"");
     Map<String, String> holes = new HashMap<>(Map.of("spindle", "3/8", "lampRight", "far right"));
     post("J1004", "panel", holes);
     assertThat(card("J1004", "panel"))
-        .contains("Not understood.")
+        .contains("is not understood")
         .contains("value=\"far right\"")
         .doesNotContain("template.pdf");
     holes.put("lampRight", "-3/4");
     post("J1004", "panel", holes);
-    assertThat(card("J1004", "panel")).contains("template.pdf").doesNotContain("Not understood.");
+    assertThat(card("J1004", "panel")).contains("template.pdf").doesNotContain("is not understood");
+  }
+
+  /** A controller that no library knows has colours all the same. */
+  @Test
+  void leadsAreTypedWhereNoModelBringsThem() throws Exception {
+    String ref = electrician.newJob("Own leads", "ELECTRIC", "1");
+    assertThat(card(ref, "supply")).contains("colour not known");
+    post(ref, "supply", Map.of("leads", "supply BK\nearth white\nstop red\nbrake BU"));
+    assertThat(card(ref, "supply")).doesNotContain("colour not known").contains("supply BK");
+    post(ref, "supply", Map.of("leads", "supply plaid"));
+    assertThat(card(ref, "supply")).contains("Line 1: “supply plaid” is not understood");
   }
 
   @Test
@@ -257,7 +274,7 @@ class CabStationTest {
         .contains("aria-label=\"output 25 %\"");
     post("J1003", "power", Map.of("stage", "0"));
     assertThat(card("J1003", "power"))
-        .contains("It sees no magnets on the brake pin")
+        .contains("It sees nothing on the brake pin")
         .contains("Never press the manual control");
     post("J1003", "power", Map.of("stage", "77"));
     assertThat(card("J1003", "power")).doesNotContain("aria-label=\"output");

@@ -95,21 +95,21 @@ class HarnessStationTest {
   void whatIsDoneOnSeveralLampsIsTickedLampByLamp() throws Exception {
     String ref = job("Several");
     List<String> items =
-        Pattern.compile("value=\"true (mount\\.[^\"]+)\"")
+        Pattern.compile("name=\"step\" value=\"(mount\\.marker[^\"]+)\"")
             .matcher(card(ref, "steps"))
             .results()
             .map(found -> found.group(1))
             .toList();
-    assertThat(items).hasSizeGreaterThan(1);
-    String steps = "/jobs/" + ref + "/harness/steps";
+    assertThat(items).hasSize(2);
     for (String item : items) {
-      assertThat(card(ref, "steps")).contains("Done: Mount");
-      electrician.post(steps, Map.of("item", "true " + item));
-      assertThat(card(ref, "steps")).contains("value=\"false " + item + "\"");
+      assertThat(card(ref, "steps")).contains("Done: Mount 2 side markers");
+      tick(ref, item, true);
     }
-    assertThat(card(ref, "steps")).contains("Not done after all: Mount");
-    electrician.post(steps, Map.of("item", "false " + items.get(0)));
-    assertThat(card(ref, "steps")).contains("value=\"true " + items.get(0) + "\"");
+    assertThat(card(ref, "steps")).contains("Not done after all: Mount 2 side markers");
+    tick(ref, items.get(0), false);
+    assertThat(card(ref, "steps")).contains("Done: Mount 2 side markers");
+    tick(ref, "mount.all.marker-front-left", true);
+    assertThat(card(ref, "steps")).contains("Not done after all: Mount 2 side markers");
   }
 
   private void tick(String ref, String step, boolean done) throws Exception {

@@ -13,14 +13,21 @@ import org.jexel.core.rig.RigField;
 /**
  * What the breakaway battery has to carry, and what age and cold leave of it.
  *
- * @param amps all magnets at 12 V, A
+ * @param amps all magnets at 12 V, or what an actuator's pump takes on average while it holds, A
+ * @param pump whether it is an actuator's pump
  * @param share of the capacity that is left; as of a new one while the age is not known
  * @param ageKnown whether somebody read how old it is
- * @param holding how long it holds them; empty without magnets, and where no kit is there
+ * @param holding how long it holds them; empty without electric brakes, and where no kit is there
  */
 public record BreakawayLoad(
-    double amps, double share, boolean ageKnown, Optional<HoldingTime> holding) {
+    double amps, boolean pump, double share, boolean ageKnown, Optional<HoldingTime> holding) {
   private static final double BATTERY_VOLTS = 12;
+
+  /**
+   * Share of the time that a pump runs to hold its pressure: a starting value, the maker's sheet of
+   * the actuator replaces it.
+   */
+  private static final double PUMP_RUNS = 0.25;
 
   public static BreakawayLoad of(Rig rig, Harness harness) {
     double amps =
@@ -28,6 +35,10 @@ public record BreakawayLoad(
             .filter(load -> load.kind() == Load.Kind.MAGNET)
             .mapToDouble(load -> BATTERY_VOLTS / load.ohms())
             .sum();
+    boolean pump = rig.hasElectricBrakes() && !rig.hasMagnets();
+    if (pump) {
+      amps = PUMP_RUNS * rig.sheet().si(RigField.CHARGE_AMPS);
+    }
     Figure age = rig.sheet().figure(RigField.BREAKAWAY_AGE);
     boolean known = Double.isFinite(age.si());
     double share =
@@ -39,6 +50,7 @@ public record BreakawayLoad(
     double left = share * rig.sheet().si(RigField.BREAKAWAY_CAPACITY);
     return new BreakawayLoad(
         amps,
+        pump,
         share,
         known,
         amps > 0 && !none
@@ -46,8 +58,9 @@ public record BreakawayLoad(
             : Optional.empty());
   }
 
-  /** One whose age nobody knows may be worn, so it never holds. */
+  /** One whose age nobody knows may be worn, and how long a pump runs is a guess: neither holds. */
   public Optional<Verdict> verdict() {
-    return holding.map(time -> ageKnown ? time.verdict() : time.verdict().and(Verdict.WATCH));
+    boolean known = ageKnown && !pump;
+    return holding.map(time -> known ? time.verdict() : time.verdict().and(Verdict.WATCH));
   }
 }

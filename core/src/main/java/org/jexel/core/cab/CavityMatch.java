@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
+import org.jexel.core.connector.WireColour;
 import org.jexel.core.quantity.Phrase;
 
 /**
@@ -85,7 +86,7 @@ public record CavityMatch(List<Line> lines, List<Integer> release, Map<Integer, 
       case "brake output", "output" -> "brake";
       case "battery", "charge", "12 v", "12v" -> "supply";
       case "stop signal", "stop lamp", "stoplight" -> "stop";
-      default -> function;
+      default -> WireColour.of(function).map(WireColour::label).orElse(function);
     };
   }
 

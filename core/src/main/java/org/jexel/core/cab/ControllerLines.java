@@ -29,7 +29,8 @@ public final class ControllerLines {
         (number, words) -> {
           int last = words.lastIndexOf(' ');
           ControllerLead lead = last < 0 ? null : lead(words.substring(0, last).strip());
-          WireColour colour = last < 0 ? null : colour(words.substring(last + 1));
+          WireColour colour =
+              last < 0 ? null : WireColour.of(words.substring(last + 1)).orElse(null);
           if (lead == null || colour == null) {
             throw new IllegalArgumentException(
                 Phrase.of(
@@ -53,16 +54,6 @@ public final class ControllerLines {
       }
     }
     return plain.equals("ground") ? ControllerLead.EARTH : null;
-  }
-
-  /** The colour of this name; null for any other. */
-  public static @Nullable WireColour colour(String name) {
-    for (WireColour colour : WireColour.values()) {
-      if (colour.label().equalsIgnoreCase(name)) {
-        return colour;
-      }
-    }
-    return null;
   }
 
   /**

@@ -1,6 +1,7 @@
 package org.jexel.core.cab;
 
 import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,6 +33,7 @@ public record CutOut(
    * @param panel width of the panel; null where it is not known
    * @param fromLeft from the left edge to the cut-out
    * @param fromTop from the top edge to the cut-out
+   * @param units of the person who is told what is wrong
    * @throws IllegalArgumentException if it does not lie in the panel, with what is too much
    */
   public static CutOut of(
@@ -39,20 +41,22 @@ public record CutOut(
       Fraction width,
       Fraction height,
       Fraction fromLeft,
-      Fraction fromTop) {
+      Fraction fromTop,
+      UnitSystem units) {
     Fraction none = Fraction.of(0);
     if (width.compareTo(none) <= 0 || height.compareTo(none) <= 0) {
       throw new IllegalArgumentException("A cut-out is wider and higher than nothing.");
     }
     if (fromLeft.compareTo(WEB_IN) < 0 || fromTop.compareTo(WEB_IN) < 0) {
-      throw new IllegalArgumentException("Leave at least " + WEB_IN + " between it and an edge.");
+      throw new IllegalArgumentException(
+          "Leave at least " + WEB_IN.text(units) + " between it and an edge.");
     }
     Fraction right = fromLeft.plus(width);
     Fraction over = panel == null ? null : panel.minus(right);
-    if (over != null && over.compareTo(WEB_IN) < 0) {
+    if (panel != null && over != null && over.compareTo(WEB_IN) < 0) {
       throw new IllegalArgumentException(
           "It ends %s from the left, and the panel is %s wide: leave at least %s."
-              .formatted(right, panel, WEB_IN));
+              .formatted(right.text(units), panel.text(units), WEB_IN.text(units)));
     }
     return new CutOut(
         fromLeft, right, fromTop, fromTop.plus(height), over, Drills.nearest(2 * CORNER_M).get(0));

@@ -206,7 +206,9 @@ public final class Fitting {
         signal.wires().stream().anyMatch(w -> w.kind() == StopSignal.Kind.CONTRADICTION);
     say(
         Topic.SIGNAL,
-        signal.use().isEmpty() ? Verdict.FAILS : contradiction ? Verdict.WATCH : Verdict.HOLDS,
+        signal.use().isEmpty()
+            ? Verdict.FAILS
+            : contradiction || signal.isDoubtful() ? Verdict.WATCH : Verdict.HOLDS,
         "%s",
         signal.advice());
   }
@@ -240,7 +242,7 @@ public final class Fitting {
             mounting.verdict(),
             "%s",
             mounting.reasons().isEmpty()
-                ? "The angles are inside what the model allows."
+                ? "The angles are inside. " + mounting.basis()
                 : String.join(" ", mounting.reasons()));
       } else if (fits) {
         say(Topic.MOUNTING, Verdict.NOT_YET, "Take the angles of the mounting.");

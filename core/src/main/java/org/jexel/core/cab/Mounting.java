@@ -17,6 +17,7 @@ import org.jexel.core.quantity.Verdict;
  * @param offset what it senses at rest, in g: sin(pitch)
  * @param verdict against the limits
  * @param reasons what is outside, in words
+ * @param basis what the three angles were held against, in words
  * @param sum how the error was found
  */
 public record Mounting(
@@ -26,6 +27,7 @@ public record Mounting(
     double offset,
     Verdict verdict,
     List<String> reasons,
+    String basis,
     Sum sum) {
 
   /**
@@ -40,6 +42,16 @@ public record Mounting(
     /** ±10° yaw, ±15° pitch, any roll, where the model states nothing. */
     public static final Limits UNSTATED =
         new Limits(Math.toRadians(10), Math.toRadians(15), Math.PI, false);
+
+    private String words() {
+      return Phrase.of(
+          "Judged by: turned up to %.0f°, pitched up to %.0f°, %s.",
+          Math.toDegrees(yaw),
+          Math.toDegrees(pitch),
+          roll >= Math.PI
+              ? "rolled as it may be, since roll turns the sensor about its own axis"
+              : Phrase.of("rolled up to %.0f°", Math.toDegrees(roll)));
+    }
   }
 
   public static Mounting of(double yaw, double pitch, double roll, Limits limits) {
@@ -62,6 +74,7 @@ public record Mounting(
         offset,
         verdict,
         List.copyOf(reasons),
+        limits.words(),
         new Sum(
             "Error of the sensed deceleration",
             "e = cos(yaw) · cos(pitch) − 1",

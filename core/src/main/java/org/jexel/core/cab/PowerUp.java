@@ -21,8 +21,9 @@ public final class PowerUp {
         "The hand unit hears nothing from the trailer: the brakes get nothing by it. Stop and find"
             + " out why."),
     NO_TRAILER(
-        "No trailer", "It sees no magnets on the brake pin: right without a trailer, else open."),
-    READY("Trailer connected", "It sees the magnets and waits: nothing flows."),
+        "No trailer",
+        "It sees nothing on the brake pin: right without a trailer, else open; an actuator's input may be too faint for one that looks for magnets."),
+    READY("Trailer connected", "It sees the brakes and waits: nothing flows."),
     BRAKING("Braking", "It gives its share; at standstill the pedal gives only the assist."),
     FAULT(
         "Fault noted", "The lever was pressed with no trailer: some vehicles log that as a fault.");
@@ -47,7 +48,7 @@ public final class PowerUp {
   /**
    * What is held and joined.
    *
-   * @param trailer plug in, magnets on the brake pin
+   * @param trailer plug in, brakes on the brake pin
    * @param lever manual control, 0–1
    * @param pedal held down, vehicle at rest
    * @param asleep left alone for a while

@@ -7,6 +7,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * Which of some candidate wires carries the stop signal, from what a meter or test lamp did with
@@ -21,6 +24,9 @@ public record StopSignal(List<Wire> wires, Optional<Wire> use, String advice) {
   private static final double LIVE = 0.75;
 
   private static final double DEAD = 0.15;
+
+  /** What a meter picks up by itself on a wire that nothing feeds, V. */
+  private static final double NOTHING_VOLTS = 0.3;
 
   /** What a test lamp shows instead of volts, as a share of the supply. */
   private static final Map<String, Double> LAMP_WORDS =
@@ -87,7 +93,23 @@ public record StopSignal(List<Wire> wires, Optional<Wire> use, String advice) {
    * @param reading what was read
    * @param kind what that makes it
    */
-  public record Wire(Reading reading, Kind kind) {}
+  public record Wire(Reading reading, Kind kind) {
+    /** Volts that stand on it with the pedal up, where there should be none; 0 for none. */
+    public double atRest() {
+      double most =
+          DoubleStream.of(reading.up(), reading.upKey())
+              .filter(volts -> !Double.isNaN(volts))
+              .map(Math::abs)
+              .max()
+              .orElse(0);
+      return kind == Kind.SWITCHED && most > NOTHING_VOLTS ? most : 0;
+    }
+  }
+
+  /** Whether it is to be watched: some volts at rest on the wire that is to be taken. */
+  public boolean isDoubtful() {
+    return use.filter(wire -> wire.atRest() > 0).isPresent();
+  }
 
   /**
    * @param supply battery volts at the time
@@ -157,6 +179,12 @@ public record StopSignal(List<Wire> wires, Optional<Wire> use, String advice) {
     if (monitored || wires.stream().anyMatch(w -> w.kind() == Kind.PULSED)) {
       return "The lamps are monitored: take the stop signal from the isolator's output that feeds"
           + " the socket, never ahead of it.";
+    }
+    if (use.isPresent() && use.get().atRest() > 0) {
+      return "“%s” is the switched side, but %s stand on it with the pedal up: a lamp or a module leaks into it, and a controller may wake at that. Find what leaks, or read it again with the trailer's lamps joined."
+          .formatted(
+              use.get().reading().name(),
+              Measure.VOLTS.text(use.get().atRest(), UnitSystem.METRIC));
     }
     if (use.isPresent()) {
       return "Take “%s”. Tap it behind the switch, in the dry, and read it once more after joining."

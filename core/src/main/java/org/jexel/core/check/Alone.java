@@ -20,9 +20,10 @@ public final class Alone {
   public static boolean needsHelper(Check check) {
     Setup setup = check.probing().setup();
     RigState state = setup.state();
-    // Who looks at the controller sits at the pedal.
+    // Who looks at the controller sits at the pedal, and who drives has the lever.
+    boolean inTheCab = check.measure() == Measure.WAKING || check.group() == Check.Group.DRIVEN;
     return setup.kind() == Setup.Kind.RIG
-        && check.measure() != Measure.WAKING
+        && !inTheCab
         && Stream.of(StateWord.STOP, StateWord.PEDAL, StateWord.LEVER).anyMatch(state::is);
   }
 

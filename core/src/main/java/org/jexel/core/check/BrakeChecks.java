@@ -7,6 +7,7 @@ import java.util.List;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
@@ -155,12 +156,30 @@ final class BrakeChecks {
         PinFunction.CHARGE,
         "The pump draws up to 30 A: a feed that looks whole without load breaks down here.",
         WITH_HELPER);
+    pressure();
     clamped(
         "pump",
         "Pump's current, full lever",
         PinFunction.CHARGE,
         "The pump's current is its work. Ohms on an electronic input say nothing.",
         "I = (E − U) / R, solved for the whole network");
+  }
+
+  /** By the gauge on the actuator, or by the pump, which stops once its pressure stands. */
+  private void pressure() {
+    add(
+        new CheckMaker.Words(
+            new CheckId("pressure", "actuator"),
+            "Pressure of the actuator",
+            Check.Group.WHEELS,
+            PinFunction.BRAKE,
+            FULL_LEVER + " Gauge on its port if there is one; else listen whether the pump stops.",
+            "At the actuator",
+            "your eye and ear",
+            "–",
+            "A pump that runs and builds nothing has air or no fluid; pressure that falls leaks away on the way to the wheels.",
+            WITH_HELPER),
+        new Probing(Setup.rig(StateWord.LEVER), Measure.PRESSING, Load.ACTUATOR, ""));
   }
 
   private void clamped(String id, String title, PinFunction function, String why, String formula) {

@@ -61,7 +61,10 @@ public record Check(
     AT_THE_LAMP("At each lamp and magnet", false),
     CHARGE("Charge and breakaway", true),
     SEEN("Seen, heard and felt", true),
-    MOVED("Moved by hand", false);
+    MOVED("Moved by hand", false),
+    WHEELS("At each wheel", false),
+    DRUM("Drum off", false),
+    DRIVEN("Driven on closed ground", false);
 
     private final String label;
     private final boolean proves;
@@ -105,9 +108,12 @@ public record Check(
 
   /**
    * Checks of one round are taken in one go: a walk round the rig in one state, one word for each
-   * lamp or wheel. A figure is a round of its own.
+   * lamp or wheel; whatever is seen once a drum is off. A figure is a round of its own.
    */
   public String round() {
+    if (group == Group.DRUM) {
+      return WheelChecks.DRUM_OFF + "." + key.part();
+    }
     return measure.words().isEmpty() ? key.text() : key.reading();
   }
 
@@ -126,7 +132,8 @@ public record Check(
           measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
       case CHARGE ->
           function == PinFunction.BRAKE ? Optional.of(Face.View.PLUG_FACE) : Optional.empty();
-      case SUPPLY, FUSES, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS -> Optional.empty();
+      case SUPPLY, FUSES, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS, WHEELS, DRUM, DRIVEN ->
+          Optional.empty();
     };
   }
 
@@ -136,6 +143,26 @@ public record Check(
         group == Group.CONTINUITY && !probing.black().equals(Nodes.plug(PinFunction.EARTH));
     boolean elsewhere = function == PinFunction.EARTH || atTheTerminal || black.equals("–");
     return face().isEmpty() || elsewhere ? Optional.empty() : Optional.of(PinFunction.EARTH);
+  }
+
+  /**
+   * Whether the network gives its expected value; what hands and eyes find of a wheel it does not.
+   */
+  public boolean solved() {
+    return switch (measure) {
+      case FUSE, WAKING, MOVING -> false;
+      case GLOW, TURNING, HUMMING, GRIPPING -> true;
+      default -> measure.words().isEmpty();
+    };
+  }
+
+  /** Whether it tells of brakes and wheels, by meter or by hand. */
+  public boolean ofTheBrakes() {
+    return switch (group) {
+      case BRAKES, TRAILER, MAGNETS, WHEELS, DRUM, DRIVEN -> true;
+      case SEEN -> function == PinFunction.BRAKE;
+      default -> false;
+    };
   }
 
   /** Whether a wheel may turn depends on this check. */
@@ -150,8 +177,10 @@ public record Check(
       case NOT_YET -> "No reading yet.";
       case HOLDS -> "Inside the band: this part is as computed.";
       case WATCH ->
-          (low ? "A little low. " : "A little high. ")
-              + "Clean the contact, take it again, and go on if it repeats.";
+          band.hangsOnAssumption(reading)
+              ? "Not what magnets of the assumed resistance give, and no fault if these are others: read one off its leads, and enter it on the rig."
+              : (low ? "A little low. " : "A little high. ")
+                  + "Clean the contact, take it again, and go on if it repeats.";
       case FAILS -> CheckMeaning.of(this, low, reading);
     };
   }

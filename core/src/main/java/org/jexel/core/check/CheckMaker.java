@@ -16,6 +16,7 @@ import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.Solution;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
@@ -97,10 +98,13 @@ final class CheckMaker {
     boolean figure = measure.words().isEmpty();
     double expected = figure ? read : Math.round(read);
     ToDoubleFunction<Tolerance> slope = figure ? slope(probing, network, solution) : part -> 0;
+    boolean open = measure == Measure.OHMS && expected >= NoFigure.OPEN.si();
     Spread spread =
-        figure
-            ? Spread.of(network, expected, slope, measure)
-            : new Spread(Band.ofWords(read, measure.words().size()), List.of());
+        !figure
+            ? new Spread(Band.ofWords(read, measure.words().size()), List.of())
+            : open
+                ? new Spread(Spread.ofNoResistor(expected), List.of())
+                : Spread.of(network, expected, slope, measure);
     return new Check(
         words.id(),
         words.title(),

@@ -49,6 +49,7 @@ final class CheckMeaning {
           check.function() != null && check.probing().red().equals(LampPins.own(check.function()))
               ? "The vehicle's own lamps differ as well: what is wrong lies ahead of the socket, or a current that finds no earth on the trailer comes back through them."
               : "Not as computed for this state. The fault finder weighs what can explain it.";
+      case WHEELS, DRUM, DRIVEN -> WheelChecks.meaning(check.measure(), reading);
       case SUPPLY ->
           SupplyFinding.of(reading)
               .map(SupplyFinding::words)

@@ -73,6 +73,7 @@ public final class CheckSheet {
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
     sheet.checks.addAll(SenseChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(MovedChecks.of(harness, sheet.maker));
+    sheet.checks.addAll(WheelChecks.of(harness, sheet.maker));
     sheet.checks.sort(Comparator.comparing(Check::group));
     return List.copyOf(sheet.checks);
   }

@@ -20,6 +20,7 @@ import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.rig.Rig;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A rig with faults as every check finds it. Whatever was switched on before somebody came to look
@@ -58,6 +59,7 @@ public final class FaultyRig {
   private final Set<String> blown = new LinkedHashSet<>();
   private final Map<Setup, Readout> readouts = new HashMap<>();
   private List<FaultSolver.Change> changes;
+  private @Nullable AtTheWheels wheels;
 
   /** With one loose part off, in the one setup in which everything is moved. */
   private final Map<Fault, Readout> broken = new HashMap<>();
@@ -142,10 +144,20 @@ public final class FaultyRig {
     if (probing.measure() == Measure.MOVING) {
       return moves(check) ? 1 : 0;
     }
+    if (AtTheWheels.tells(probing.measure())) {
+      return wheels().read(probing);
+    }
     double value = probing.readOn(this::solved);
     return probing.red().equals(RigNetwork.BENCH) && blowsOnTheBench(probing.setup(), value)
         ? NoFigure.BLOWN.si()
         : value;
+  }
+
+  private AtTheWheels wheels() {
+    if (wheels == null) {
+      wheels = new AtTheWheels(harness, this::solved, faults);
+    }
+    return wheels;
   }
 
   /** Whether what hangs on the check's pin goes out when what is loose there breaks. */

@@ -29,6 +29,9 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
   /** A controller's output that shows that it has understood, V. */
   private static final double AWAKE = 1;
 
+  /** A sound wheel's word where both sides of it are wrong. */
+  private static final double IN_THE_MIDDLE = 1;
+
   /** Through the signal input of an actuator that answers, a volt across 10 kΩ, A. */
   private static final double SIGNAL = 1e-4;
 
@@ -46,7 +49,10 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       // What its rig draws, and what is loose on it, tells these: see FaultyRig.
       case FUSE, MOVING -> 0;
       case WAKING -> network.volts(red, black) > AWAKE ? 1 : 0;
-      case TURNING, HUMMING -> works(network) ? 1 : 0;
+      case TURNING, HUMMING, GRIPPING -> works(network) ? 1 : 0;
+      case ADJUSTING, LEANING, HEAT, PULLING -> IN_THE_MIDDLE;
+      case PRESSING -> works(network) ? 2 : 0;
+      case PLAY, TYRE, LININGS, MAGNET_FACE, LEVER -> 0;
       default -> throw new IllegalStateException(measure.name());
     };
   }

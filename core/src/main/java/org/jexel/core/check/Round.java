@@ -5,12 +5,13 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jexel.core.harness.Spot;
 
 /**
  * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
- * wheel. A figure is a round of its own.
+ * wheel; all that is seen of a wheel with its drum off. A figure is a round of its own.
  *
- * @param checks at least one, all with one setup, place and measure
+ * @param checks at least one, all with one setup and place
  */
 public record Round(List<Check> checks) {
   public Round {
@@ -45,6 +46,12 @@ public record Round(List<Check> checks) {
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();
       case HUMMING -> "Listen at the brakes";
+      case GRIPPING -> "Hold each braked wheel against its brake";
+      case ADJUSTING -> "Count the notches at each adjuster";
+      case PLAY -> "Rock each braked wheel, and hear it turn";
+      case TYRE -> "Gauge the tyres";
+      case HEAT -> "Feel each drum after gentle stops";
+      case LININGS -> "Take the drum off: " + first().key().spot().map(Spot::wheelLabel).orElse("");
       case MOVING -> Reach.valueOf(first().probing().red()).act();
       default -> first().title();
     };

@@ -28,6 +28,10 @@ import org.jspecify.annotations.Nullable;
  */
 public final class SimulatedMeter {
   private static final double MISTAKEN = 0.01;
+
+  /** Of looks at one part by itself. */
+  private static final double MISTAKEN_CLOSE = 0.001;
+
   private static final double MISSED = 0.1;
 
   private final Rig rig;
@@ -62,7 +66,7 @@ public final class SimulatedMeter {
       if (measure == Measure.MOVING) {
         // It can be missed, not imagined.
         return value > 0 && noise.nextDouble() < MISSED ? 0 : value;
-      } else if (noise.nextDouble() < MISTAKEN) {
+      } else if (noise.nextDouble() < mistaken(measure)) {
         value += noise.nextBoolean() ? 1 : -1;
       }
       return Math.max(0, Math.min(words - 1, value));
@@ -77,6 +81,10 @@ public final class SimulatedMeter {
     }
     double digit = Meter.digit(value, measure);
     return Math.round(shown / digit) * digit;
+  }
+
+  private static double mistaken(Measure measure) {
+    return measure.look() == Measure.Look.CLOSE ? MISTAKEN_CLOSE : MISTAKEN;
   }
 
   private FaultyRig faulty() {

@@ -21,6 +21,14 @@ import org.jexel.core.quantity.Provenance;
 record Spread(Band band, List<Check.Influence> influences) {
   private static final int SHOWN_INFLUENCES = 5;
 
+  /** Magnets of the usual drums have so many times the ohms that are assumed, or so many less. */
+  private static final double OTHER_MAGNETS = 1.15;
+
+  /**
+   * What a meter shows of a diode lamp that is not conducting, or of electronics, is above this.
+   */
+  private static final double NO_RESISTOR_OHMS = 100;
+
   /** Parts that move a reading by less than this share of the meter's own error are not told. */
   private static final double MENTIONABLE = 0.05;
 
@@ -54,14 +62,51 @@ record Spread(Band band, List<Check.Influence> influences) {
     }
     influences.sort(
         Comparator.comparingDouble((Check.Influence i) -> Math.abs(i.shift())).reversed());
-    return new Spread(
+    Band band =
         new Band(
             expected,
             Math.max(Math.min(0, expected), expected - Math.sqrt(below)),
-            expected + Math.sqrt(above)),
+            expected + Math.sqrt(above));
+    return new Spread(
+        allowing(band, otherMagnets(network, expected, slope)),
         influences.stream()
             .filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter)
             .limit(SHOWN_INFLUENCES)
             .toList());
+  }
+
+  /**
+   * The factor by which other magnets all over would change a reading: it goes with a power of
+   * their resistance, e = Σ slope · R / reading.
+   */
+  private static double otherMagnets(
+      RigNetwork network, double expected, ToDoubleFunction<Tolerance> slope) {
+    double power = 0;
+    for (Tolerance tolerance : network.tolerances()) {
+      boolean assumed = tolerance.provenance() == Provenance.ASSUMED;
+      if (assumed && tolerance.way() == Tolerance.Way.MAGNET && expected > 0) {
+        power += slope.applyAsDouble(tolerance) * tolerance.nominal() / expected;
+      }
+    }
+    return Math.pow(OTHER_MAGNETS, Math.abs(power));
+  }
+
+  private static Band allowing(Band band, double factor) {
+    return new Band(
+        band.expected(),
+        band.low(),
+        band.high(),
+        Math.min(band.low(), band.expected() - away(band, band.low(), 1 / factor)),
+        Math.max(band.high(), band.expected() + away(band, band.high(), factor)));
+  }
+
+  /** How far off both take it, as independent errors add. */
+  private static double away(Band band, double own, double factor) {
+    return Math.hypot(own - band.expected(), band.expected() * (factor - 1));
+  }
+
+  /** A circuit of lamps and inputs that are no resistors shows no ohms worth telling. */
+  static Band ofNoResistor(double open) {
+    return new Band(open, NO_RESISTOR_OHMS, open);
   }
 }

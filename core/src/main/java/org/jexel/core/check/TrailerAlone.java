@@ -66,6 +66,10 @@ final class TrailerAlone {
       pins.add(PinFunction.BRAKE);
     }
     for (PinFunction function : pins) {
+      String own =
+          harness.has(PinFunction.CHARGE)
+              ? " The trailer's own battery will do as the supply: from the charge pin or its plus post, through the same fuse."
+              : "";
       add(
           new CheckMaker.Words(
               new CheckId(BENCH, Nodes.id(function)),
@@ -76,9 +80,9 @@ final class TrailerAlone {
                   "Plug out; bench supply of 12.8 V on this pin and earth, through a lead fused at %s. If that fuse blows, type blown.",
                   Measure.RATING.text(RigNetwork.benchFuse(harness, function), UnitSystem.METRIC)),
               "At the trailer's plug",
-              "in series in the fused lead",
+              "the fused lead, in series",
               "earth pin to the supply's minus",
-              "It settles whether vehicle or trailer is at fault: here no vehicle is joined.",
+              "It settles whether vehicle or trailer is at fault: here no vehicle is joined." + own,
               BENCH_LEAD),
           new Probing(Setup.bench(function), Measure.AMPS, RigNetwork.BENCH, ""));
     }

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.FaultFamily;
 import org.jexel.core.quantity.Must;
@@ -27,6 +28,9 @@ final class Finder {
   private static final int DOUBTFUL = 3;
 
   private static final int WORDS_A_SLIP = 20;
+
+  /** Readings that are so many times likelier under a fault than on a sound rig speak for it. */
+  private static final double SPEAKS_FOR = 20;
 
   /** So many rigs in a hundred have something that is on no list. */
   private static final double UNLISTED = 0.02;
@@ -77,12 +81,21 @@ final class Finder {
     List<List<Integer>> groups = groups();
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
+    Offered offered = new Offered(predictions, seen, wheelsAreSuspect());
     NextCheck next =
-        new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone);
+        new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone, offered);
     boolean explained = explains(leaders.get(0));
     boolean fits = explained && unlisted < told.get(0).present();
     List<Check> doubtful = explained ? List.of() : doubtful(all);
     return new Diagnosis(told, fits, unlisted, doubtful, next.choose(leaders));
+  }
+
+  /** Whether a reading speaks for something at a wheel. */
+  private boolean wheelsAreSuspect() {
+    int healthy = rows.indexOf(predictions.singles().get(0));
+    return IntStream.range(0, rows.size())
+        .filter(h -> rows.get(h).hypothesis().isMechanical())
+        .anyMatch(h -> healthy < 0 || evidence(h) > SPEAKS_FOR * evidence(healthy));
   }
 
   /** Readings each of which is the only one that some hypothesis leaves unexplained. */
@@ -238,15 +251,17 @@ final class Finder {
   /**
    * How sure it is that what the group's hypotheses share is there, with company or without. A
    * sound rig is one that the proof finds sound: what no check of the proof would tell from it,
-   * such as a joint of one magnet that is a little poor, counts with it.
+   * such as a joint of one magnet that is a little poor, counts with it, unless something that was
+   * read speaks for it.
    */
   private double present(List<Integer> group) {
     Hypothesis leading = rows.get(group.get(0)).hypothesis();
     BitSet named = new BitSet(rows.size());
     group.forEach(named::set);
     if (leading.healthy()) {
+      double sound = evidence(group.get(0));
       for (int h = 0; h < rows.size(); h++) {
-        if (!shownByTheProof(rows.get(h))) {
+        if (evidence(h) < SPEAKS_FOR * sound && !shownByTheProof(rows.get(h))) {
           named.set(h);
         }
       }
@@ -258,6 +273,11 @@ final class Finder {
           .forEach(named::set);
     }
     return named.stream().mapToDouble(h -> shares[h]).sum();
+  }
+
+  /** What the readings say for a row, whatever was thought of it before; against other rows. */
+  private double evidence(int h) {
+    return shares[h] / rows.get(h).hypothesis().weight();
   }
 
   /** Places of the rows in which a family stands, alone or in company. */

@@ -18,7 +18,7 @@ import org.jexel.core.rig.Rig;
  * @param weight prior, not yet normalised
  */
 public record Hypothesis(List<KnownFault> known, double weight) {
-  /** So many rigs in a hundred that are looked at have no fault. */
+  /** So many rigs in a hundred whose wiring is looked at have no fault in it. */
   private static final double HEALTHY = 0.25;
 
   /** Half of ln 2: each severity has twice the ohms of the one before. */
@@ -36,7 +36,11 @@ public record Hypothesis(List<KnownFault> known, double weight) {
   public static List<Hypothesis> of(Rig rig, Harness harness) {
     List<Hypothesis> all = new ArrayList<>();
     List<KnownFault> faults = FaultCatalog.of(rig, harness);
-    double sum = faults.stream().mapToDouble(KnownFault::weight).sum();
+    double sum =
+        faults.stream()
+            .filter(fault -> fault.fault().condition().isEmpty())
+            .mapToDouble(KnownFault::weight)
+            .sum();
     all.add(new Hypothesis(List.of(), HEALTHY * sum / (1 - HEALTHY)));
     for (KnownFault fault : faults) {
       all.add(new Hypothesis(List.of(fault), fault.weight()));
@@ -90,6 +94,11 @@ public record Hypothesis(List<KnownFault> known, double weight) {
         .allMatch(kind -> kind == Fault.Kind.OPEN || kind == Fault.Kind.LOOSE);
   }
 
+  /** Whether it is a wheel alone, and nothing electric. */
+  boolean isMechanical() {
+    return !healthy() && faults().stream().allMatch(fault -> fault.condition().isPresent());
+  }
+
   public boolean healthy() {
     return known.isEmpty();
   }
@@ -106,7 +115,7 @@ public record Hypothesis(List<KnownFault> known, double weight) {
           Math.max(
               most,
               switch (fault.fault().kind()) {
-                case OHMS, DRAWS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
+                case OHMS, DRAWS, MAGNETS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
                 case BRIDGE, SIGNAL -> ALONE;
                 default -> 0;
               });

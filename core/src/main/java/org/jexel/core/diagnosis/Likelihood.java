@@ -15,6 +15,12 @@ final class Likelihood {
   /** One look in so many is called by another word than the eye saw. */
   private static final double MISCALLED = 0.04;
 
+  /** The same of a wheel in one's hands. */
+  private static final double MISCALLED_IN_HAND = 0.01;
+
+  /** The same where one part is looked at by itself. */
+  private static final double MISCALLED_CLOSE = 0.002;
+
   /** A lamp that goes out under the hand is missed so often, while somebody looks elsewhere. */
   private static final double MISSED = 0.1;
 
@@ -83,7 +89,16 @@ final class Likelihood {
           case 1 -> share / neighbours;
           default -> (1 - share) / others;
         };
-    return (1 - MISCALLED) * (above - below) + MISCALLED * slip;
+    double miscalled = miscalled(measure);
+    return (1 - miscalled) * (above - below) + miscalled * slip;
+  }
+
+  private static double miscalled(Measure measure) {
+    return switch (measure.look()) {
+      case IN_PASSING -> MISCALLED;
+      case IN_HAND -> MISCALLED_IN_HAND;
+      case CLOSE -> MISCALLED_CLOSE;
+    };
   }
 
   /** Share of a normal distribution below z; its logistic approximation errs by less than 2e-4. */

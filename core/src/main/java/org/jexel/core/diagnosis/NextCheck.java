@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
 
@@ -36,6 +37,7 @@ final class NextCheck {
   private final List<Row> rows;
   private final double[] shares;
   private final boolean alone;
+  private final Predicate<Check> offered;
 
   /**
    * @param rows most probable first
@@ -43,6 +45,7 @@ final class NextCheck {
    * @param seen places of what has been read
    * @param standing the place where the last reading was taken
    * @param alone whether nobody else can hold pedal or lever
+   * @param offered what may be asked for by now
    */
   NextCheck(
       List<Check> checks,
@@ -50,8 +53,10 @@ final class NextCheck {
       double[] shares,
       Set<Integer> seen,
       String standing,
-      boolean alone) {
+      boolean alone,
+      Predicate<Check> offered) {
     this.alone = alone;
+    this.offered = offered;
     this.checks = checks;
     this.rows = rows;
     this.shares = shares;
@@ -93,7 +98,7 @@ final class NextCheck {
   private Collection<List<Integer>> rounds() {
     Map<String, List<Integer>> rounds = new LinkedHashMap<>();
     for (int c = 0; c < checks.size(); c++) {
-      if (!seen.contains(c)) {
+      if (!seen.contains(c) && offered.test(checks.get(c))) {
         rounds.computeIfAbsent(checks.get(c).round(), r -> new ArrayList<>()).add(c);
       }
     }

@@ -44,6 +44,12 @@ public final class Predictions {
 
   private static final double HALF = 0.5;
 
+  /**
+   * Volts where a sound rig has none come from a battery whose volts the check's band does not
+   * know: 12.6 ± 0.3 V, at two deviations.
+   */
+  private static final double UNMEASURED_SOURCE = 0.012;
+
   /** Ohms nearer than this on their scale are both of bare metal, none open or live. */
   private static final double NEAR_OHMS = 0.6;
 
@@ -235,7 +241,9 @@ public final class Predictions {
       // Live is live, however far a pin is out.
       return meter;
     }
-    return Math.sqrt(parameters * parameters + meter * meter + graded * graded);
+    boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < SMALL;
+    double source = strange ? UNMEASURED_SOURCE * mean : 0;
+    return Math.sqrt(parameters * parameters + meter * meter + graded * graded + source * source);
   }
 
   /** A reading on the scale on which it is compared. */

@@ -122,11 +122,12 @@ final class BrakeRuns {
 
   private Load wheelLoad(int axle, Side side, Figure ohms) {
     String wheel = frame.wheel(axle, side).id();
+    Spot spot = Spot.wheel(axle, side);
     return new Load(
         Nodes.magnet(axle, side),
-        "Magnet, axle " + (axle + 1) + " " + side.label(),
+        "Magnet, " + spot.wheelLabel(),
         PinFunction.BRAKE,
-        Spot.wheel(axle, side),
+        spot,
         Nodes.at(LIVE, wheel),
         Nodes.at(RETURN, wheel),
         ohms.si(),

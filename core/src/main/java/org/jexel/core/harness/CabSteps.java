@@ -65,7 +65,7 @@ final class CabSteps {
       case NONE -> {
         // The gap list says so; there is nothing to fit yet.
       }
-      case BUILT_IN -> steps.powerUp();
+      case BUILT_IN -> steps.builtIn();
       case UNDER_DASH, PRESSURE -> steps.wired(true);
       case TIMED -> steps.wired(false);
       case REMOTE_KNOB -> {
@@ -76,6 +76,29 @@ final class CabSteps {
       default -> throw new IllegalStateException();
     }
     return List.copyOf(steps.acts);
+  }
+
+  /** Nothing is fitted; it has to be told what it brakes. */
+  private void builtIn() {
+    add(
+        "cab.brake-type",
+        Step.Phase.TEST,
+        "Choose the brake type in the vehicle's menu",
+        scope.rig().hasMagnets()
+            ? "Electric, not electric over hydraulic: the other type gives magnets too steep an output. A profile of its own for this trailer, where the vehicle keeps several."
+            : "Electric over hydraulic, not electric: the actuator reads the signal's height and takes its power elsewhere. A profile of its own for this trailer, where the vehicle keeps several.",
+        List.of(),
+        5,
+        "");
+    powerUp();
+    add(
+        "cab.output",
+        Step.Phase.TEST,
+        "Read its output while somebody presses",
+        "Gain 0 is off. With some gain, first the pedal, then the lever: the bar on the display grows with each, and with both the greater of the two wins.",
+        List.of(),
+        5,
+        "Engine on only where the exhaust can leave.");
   }
 
   /** With a plug for it in the vehicle, it is plugged in: no wire is found, opened or run. */
@@ -96,7 +119,7 @@ final class CabSteps {
       add(
           "cab.place",
           "Find its place and check the angles",
-          "Stiff, in reach, in line with travel. Measure turn, pitch and roll before the first screw.",
+          "Stiff, in reach, in line with travel; trim off and a look at what stands behind. Measure turn, pitch and roll before the first screw. If it comes out between jobs: a bracket that stays, marked, so that the angles come back with it.",
           List.of("level", "screwdriver"),
           15,
           AIRBAGS);
@@ -109,6 +132,13 @@ final class CabSteps {
           10,
           AIRBAGS);
     }
+    add(
+        "cab.screws",
+        "Fix it with the right screws",
+        "Machine screws of the length that came with it into the unit: longer ones reach its board. Self-tapping ones into the panel alone, and no longer than the room behind it.",
+        List.of("screwdriver"),
+        10,
+        AIRBAGS);
     add(
         "cab.plug",
         "Hold both plug ends against each other",
@@ -126,6 +156,13 @@ final class CabSteps {
     double breaker = scope.harness().protection(PinFunction.BRAKE);
     String wire =
         scope.harness().feed(PinFunction.BRAKE).map(span -> span.size().label()).orElse("thick");
+    add(
+        "cab.bulkhead",
+        "Bring the supply through the bulkhead",
+        "Through a grommet that is there: pierced with a blunt tool and widened, never drilled, since looms lie behind it. Sealed round the wire afterwards, with a drip loop on the engine's side.",
+        List.of("awl", "draw wire", "sealant"),
+        15,
+        AIRBAGS);
     add(
         SUPPLY,
         "Run the supply, breaker by the battery",
@@ -153,10 +190,17 @@ final class CabSteps {
         25,
         "Look behind the panel: no loom, no airbag, no vent.");
     add(
+        "cab.zero",
+        "Knob on its spindle, at zero",
+        "Spindle turned fully back, then the knob pressed on with its mark at zero and its tab up; it must not reach the panel when it is pushed.",
+        List.of(),
+        5,
+        "");
+    add(
         "cab.module",
         "Fix the hidden module",
-        "Level within what it allows, dry, away from heat; its plug in reach.",
-        List.of("level", "screwdriver"),
+        "Level within what it allows, dry, away from heat; its plug in reach. Where nothing takes a screw: a plate with a pad beneath and two ties, that does not swing when you push it.",
+        List.of("level", "screwdriver", "ties"),
         15,
         AIRBAGS);
   }

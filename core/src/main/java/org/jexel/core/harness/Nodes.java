@@ -140,9 +140,16 @@ public final class Nodes {
     return "axle" + (axle + 1) + "_" + side.label();
   }
 
+  private static final String MAGNET = "magnet_";
+
   /** Element: a magnet, axles counted from 0. */
   public static String magnet(int axle, Side side) {
-    return "magnet_" + wheel(axle, side);
+    return MAGNET + wheel(axle, side);
+  }
+
+  /** Whether an element is a magnet. */
+  public static boolean isMagnet(String element) {
+    return element.startsWith(MAGNET);
   }
 
   /** Whether a node is on the vehicle's side of the connector. */

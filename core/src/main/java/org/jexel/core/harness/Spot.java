@@ -23,6 +23,11 @@ public record Spot(Optional<Lamp> lamp, int axle, Optional<Side> side) {
     return new Spot(Optional.empty(), axle, Optional.of(side));
   }
 
+  /** The wheel, as it is told. */
+  public String wheelLabel() {
+    return "axle " + (axle + 1) + " " + side.map(Side::label).orElse("");
+  }
+
   /** Whether it is this lamp. */
   public boolean is(Lamp other) {
     return lamp.isPresent() && lamp.get().slot().equals(other.slot());

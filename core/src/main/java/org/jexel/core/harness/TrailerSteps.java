@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
@@ -13,19 +14,24 @@ import org.jexel.core.rig.JointMethod;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampRole;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.YesNo;
 
 /** Steps on the trailer and at its plug: from the first hole to the last terminal. */
 final class TrailerSteps {
+  private static final String UNUSED = "box.unused.";
+
   private final Scope scope;
   private final Harness harness;
   private final UnitSystem units;
   private final StepList steps;
+  private final BrakeSteps brakes;
 
   TrailerSteps(Scope scope, UnitSystem units, StepList steps) {
     this.scope = scope;
     this.harness = scope.harness();
     this.units = units;
     this.steps = steps;
+    this.brakes = new BrakeSteps(scope, steps);
   }
 
   void all() {
@@ -132,7 +138,7 @@ final class TrailerSteps {
         id,
         title,
         Phrase.of(
-            "%s, %s in all, %s. Tag both ends as you pull; no wire under tension, none near %s.",
+            "%s, %s in all, %s. Tag both ends as you pull. Where a branch leaves, pull past its hole and back out of it, so that a loop takes the strain; no wire under tension, none near %s.",
             Phrase.count(spans.size(), "conductor"),
             Measure.LENGTH.text(metres, units),
             String.join(" and ", sizes),
@@ -155,7 +161,10 @@ final class TrailerSteps {
           (lamps.size() == 1
                   ? Measure.LENGTH.text(lamps.get(0).x(), units) + " behind the ball. "
                   : "")
-              + "Red faces back, amber to side and front, white for plate and reverse.",
+              + "Red faces back, amber to side and front, white for plate and reverse. Gasket or a bead of sealant round its opening, drain left open below: spray comes from the wheels."
+              + (submerged()
+                  ? " These go under water: sealed ones, their leads led upwards and joined above the waterline."
+                  : ""),
           List.of("screwdriver"),
           List.of(Phrase.within(lamps.get(0).role().label())),
           6.0 * lamps.size(),
@@ -174,17 +183,11 @@ final class TrailerSteps {
           10,
           "");
     }
-    if (scope.newBreakaway()) {
-      steps.add(
-          Phase.MOUNT,
-          Scope.MOUNT_BREAKAWAY,
-          "Mount breakaway switch, battery and diode",
-          "The switch in line with the pull, its pin free to come straight out; nothing else on its circuit.",
-          List.of("spanner", "drill"),
-          List.of("breakaway switch", "battery in its box", "isolating diode"),
-          30,
-          "Charge it away from sparks.");
-    }
+    brakes.mount();
+  }
+
+  private boolean submerged() {
+    return scope.rig().sheet().choice(RigField.LAMPS_SUBMERGED, YesNo.class) == YesNo.YES;
   }
 
   private void join() {
@@ -206,17 +209,7 @@ final class TrailerSteps {
           2.0 * splices,
           "");
     }
-    if (scope.newBrakes() && scope.rig().hasMagnets()) {
-      steps.add(
-          Phase.JOIN,
-          "join.magnets",
-          "Join the magnets, both leads of each wheel",
-          "Polarity does not matter. Leave slack for the suspension's full travel.",
-          List.of("ratchet crimper", "hot-air gun"),
-          List.of("sealed sleeves"),
-          6.0 * 2 * scope.rig().brakedAxles().length,
-          "Stands under the frame before you reach behind a wheel.");
-    }
+    brakes.join();
   }
 
   private void earth() {
@@ -246,6 +239,32 @@ final class TrailerSteps {
           3.0 * rings,
           StepPlan.LIVE);
     }
+    unused();
+  }
+
+  /** Cores of a new cord that have no job on this trailer. */
+  private void unused() {
+    List<Step.Item> cores =
+        scope.rig().connector().pins().stream()
+            .filter(pin -> pin.function() != PinFunction.EARTH && !harness.has(pin.function()))
+            .map(
+                pin ->
+                    new Step.Item(
+                        UNUSED + Nodes.id(pin.function()),
+                        Phrase.of("Pin %d, %s", pin.number(), pin.function().label())))
+            .toList();
+    if (scope.newCord() && !cores.isEmpty()) {
+      steps.add(
+          Phase.BOX,
+          UNUSED + "all",
+          "Tie back " + Phrase.count(cores.size(), "unused core"),
+          "Each capped by itself or on a stud of its own, tied back, and tagged: in the plug it is as live as the others.",
+          List.of("ratchet crimper"),
+          List.of("end caps", "ties"),
+          3.0 * cores.size(),
+          "",
+          cores.size() == 1 ? List.of() : cores);
+    }
   }
 
   private void connector() {
@@ -261,6 +280,15 @@ final class TrailerSteps {
           "");
     }
     if (scope.newSocket()) {
+      steps.add(
+          Phase.CONNECTOR,
+          "connector.bracket",
+          "Set out the socket's bracket and cut-out",
+          "From the vehicle's centre line, not from the bumper's edge: within the cord's reach in both turns, clear of hitch, exhaust and the tailgate's swing. Cut to the socket's own template, deburr and paint the edge.",
+          List.of("tape", "centre punch", "hole saw"),
+          List.of("bracket", "paint"),
+          20,
+          "Look behind the panel before you drill: tank, loom, spare wheel.");
       steps.add(
           Phase.CONNECTOR,
           "connector.socket",

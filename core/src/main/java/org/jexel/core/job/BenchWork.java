@@ -1,5 +1,6 @@
 package org.jexel.core.job;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.stream.Stream;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
+import org.jexel.core.check.PartOutput;
 import org.jexel.core.check.Round;
 import org.jexel.core.check.SideBySide;
 import org.jexel.core.check.SupplyFinding;
@@ -55,8 +57,20 @@ public final class BenchWork {
 
   private Map<String, Double> findValues() {
     Map<String, Double> found = new HashMap<>();
-    newest().forEach((id, reading) -> found.put(id, reading.value()));
+    newest().forEach((id, reading) -> found.put(id, atFull(reading)));
     return found;
+  }
+
+  /** What a reading comes to at full output, which is what every check expects. */
+  public double atFull(Taken reading) {
+    return reading.pinVolts().isEmpty()
+        ? reading.value()
+        : PartOutput.atFull(reading.value(), reading.pinVolts().getAsDouble(), fullOutput());
+  }
+
+  /** Volts at the brake pin at full output; NaN where there is none. */
+  public double fullOutput() {
+    return check(PartOutput.FULL).map(full -> full.band().expected()).orElse(Double.NaN);
   }
 
   /** The newest reading of a check, be it from before a repair. */
@@ -64,22 +78,23 @@ public final class BenchWork {
     return record.readings().stream().filter(r -> r.check().equals(check)).reduce((a, b) -> b);
   }
 
-  /** Checks that were read before a repair that changes them, and not since. */
+  /** Checks that were read before a repair that changes them, and not since; drives come last. */
   public List<Check> askedAgain() {
     return record.repairs().stream()
         .flatMap(repair -> repair.again().stream())
         .distinct()
         .filter(id -> !newest().containsKey(id) && last(id).isPresent())
         .flatMap(id -> check(id).stream())
+        .sorted(Comparator.comparing(check -> check.group() == Check.Group.DRIVEN))
         .toList();
   }
 
-  /** Whether a repair changed what a check of the brakes reads. */
+  /** Whether a repair changed what some check of brakes or wheels reads. */
   boolean brakesWereMended() {
     return record.repairs().stream()
         .flatMap(repair -> repair.again().stream())
         .flatMap(id -> check(id).stream())
-        .anyMatch(check -> check.group() == Check.Group.BRAKES);
+        .anyMatch(Check::ofTheBrakes);
   }
 
   /** Battery volts as read; every later check starts from them. */
@@ -143,7 +158,7 @@ public final class BenchWork {
         ? Verdict.NOT_YET
         : check
             .band()
-            .judge(reading.value())
+            .judge(atFull(reading))
             .and(sides(check).map(SideBySide::verdict).orElse(Verdict.NOT_YET));
   }
 
@@ -165,7 +180,7 @@ public final class BenchWork {
   private Diagnosis diagnose() {
     return diagnosis(
         newest().values().stream()
-            .map(reading -> new Diagnosis.Seen(reading.check(), reading.value()))
+            .map(reading -> new Diagnosis.Seen(reading.check(), atFull(reading)))
             .toList());
   }
 

@@ -2,9 +2,7 @@ package org.jexel.core.job;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jexel.core.braking.Surface;
-import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
@@ -28,12 +26,7 @@ public final class RoadWork {
   RoadWork(JobRecord record, RigWork rig, BenchWork bench) {
     this.record = record;
     this.rig = rig;
-    this.gate =
-        new Once<>(
-            () ->
-                Gate.of(
-                    bench.proof(),
-                    bench.proof().stream().collect(Collectors.toMap(Check::id, bench::verdict))));
+    this.gate = new Once<>(() -> Gate.of(bench.checks(), bench::verdict));
     this.advice =
         new Once<>(
             () ->

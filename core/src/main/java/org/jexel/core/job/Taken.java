@@ -1,6 +1,9 @@
 package org.jexel.core.job;
 
 import java.time.Instant;
+import java.util.OptionalDouble;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * A reading that somebody took.
@@ -11,9 +14,25 @@ import java.time.Instant;
  * @param at when
  * @param who name of the person
  * @param atOnce whether it was said of a whole round in one word: all as a sound rig shows
+ * @param pinVolts at the brake pin, where it was read at less than full output
  */
-public record Taken(long id, String check, double value, Instant at, String who, boolean atOnce) {
+public record Taken(
+    long id,
+    String check,
+    double value,
+    Instant at,
+    String who,
+    boolean atOnce,
+    OptionalDouble pinVolts) {
   public Taken(long id, String check, double value, Instant at, String who) {
-    this(id, check, value, at, who, false);
+    this(id, check, value, at, who, false, OptionalDouble.empty());
+  }
+
+  /** As it was read. */
+  public String words(Measure measure, UnitSystem units) {
+    String read = measure.text(value, units);
+    return pinVolts.isPresent()
+        ? read + " at " + Measure.VOLTS.text(pinVolts.getAsDouble(), units)
+        : read;
   }
 }

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
+import org.jexel.core.braking.BrakeCondition;
 
 /**
  * Something that is not as planned: an edit of the network. Any number stand together.
@@ -14,7 +16,7 @@ import java.util.stream.Stream;
  *
  * @param kind what happened
  * @param part the element, or the node for a short or bridge
- * @param other second element or node; empty where there is none
+ * @param other second element or node, or a wheel's condition; empty where there is none
  * @param amount Ω, V or a factor, as the kind says
  */
 public record Fault(Kind kind, String part, String other, double amount) {
@@ -55,7 +57,11 @@ public record Fault(Kind kind, String part, String other, double amount) {
      * The controller's stop signal is taken from the constant side: it brakes so much always; 0
      * where no signal reaches it, so that it sleeps through the pedal.
      */
-    SIGNAL(false, 0.15);
+    SIGNAL(false, 0.15),
+    /** Every magnet draws so many times what was assumed: they are of another kind. */
+    MAGNETS(false, 0.85),
+    /** A wheel that is not as it should be, named by its magnet; the network stands as it was. */
+    MECHANICAL(true, 0);
 
     private final boolean two;
     private final double usual;
@@ -81,6 +87,8 @@ public record Fault(Kind kind, String part, String other, double amount) {
     return switch (kind) {
       case SIGNAL -> List.of(RigNetwork.CONTROLLER);
       case PULLED -> List.of(FaultEdit.BREAKAWAY_SWITCH);
+      case MECHANICAL -> List.of(part + ":" + other);
+      case MAGNETS -> List.of();
       default -> Stream.of(part, other).filter(name -> !name.isEmpty()).toList();
     };
   }
@@ -91,6 +99,17 @@ public record Fault(Kind kind, String part, String other, double amount) {
 
   public static Fault of(Kind kind, String part, double amount) {
     return new Fault(kind, part, "", amount);
+  }
+
+  public static Fault of(BrakeCondition condition, String magnet) {
+    return between(Kind.MECHANICAL, magnet, condition.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** What is the matter with the wheel, where it is that. */
+  public Optional<BrakeCondition> condition() {
+    return kind == Kind.MECHANICAL
+        ? Optional.of(BrakeCondition.valueOf(other.toUpperCase(Locale.ROOT)))
+        : Optional.empty();
   }
 
   public static Fault between(Kind kind, String part, String other) {
@@ -130,7 +149,7 @@ public record Fault(Kind kind, String part, String other, double amount) {
                             .formatted(
                                 parts[0], Arrays.stream(Kind.values()).map(Kind::word).toList())));
     int needed = kind.two ? 3 : 2;
-    if (kind == Kind.SIGNAL || kind == Kind.PULLED) {
+    if (kind == Kind.SIGNAL || kind == Kind.PULLED || kind == Kind.MAGNETS) {
       return new Fault(kind, "", "", amount(kind, parts, 1));
     }
     if (parts.length < needed) {

@@ -18,6 +18,7 @@ import org.jexel.core.network.FaultFamily.OfConductors;
 import org.jexel.core.network.FaultFamily.OfLoad;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
+import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
 
@@ -25,14 +26,17 @@ import org.jexel.core.rig.Rig;
  * Every single fault that can occur on a rig, each at every place where it can.
  *
  * <p>Returns come first, then contacts, joints, loads, chafed and exchanged conductors, supply and
- * controller: the order in which practice meets them. How bad each can be stands here where it is
- * in its own measure, and in {@link FaultList} where it is what a contact loses.
+ * controller, the wheels: the order in which practice meets them. How bad each can be stands here
+ * where it is in its own measure, and in {@link FaultList} where it is what a contact loses.
  */
 public final class FaultCatalog {
   /** Currents of a magnet against a sound one's. */
   private static final double[] SHORTED = {1.6, 2.4, 4};
 
   private static final double[] WEAK = {0.7, 0.4};
+
+  /** Magnets of other drums than was assumed, against those. */
+  private static final double[] OTHER = {0.8, 0.87, 1.15, 1.25};
 
   /** Of bare copper on metal, Ω. */
   private static final double[] TOUCHING = {0.03, 0.06, 0.12, 0.25, 0.5};
@@ -62,12 +66,14 @@ public final class FaultCatalog {
     catalog.breakawayLeads();
     list.weigh(4);
     catalog.loads();
+    catalog.otherMagnets();
     LampFaults.add(rig, harness, list, 4);
     list.weigh(1.5);
     catalog.conductors();
     catalog.loose(3, 1);
     list.weigh(2);
     SupplyFaults.add(harness, list);
+    WheelFaults.add(harness, list);
     return list.faults();
   }
 
@@ -227,6 +233,16 @@ public final class FaultCatalog {
           // A battery has its own faults below; of an actuator's supply the wire is what fails.
         }
       }
+    }
+  }
+
+  private void otherMagnets() {
+    boolean assumed =
+        harness.loads().stream()
+            .anyMatch(
+                load -> load.kind() == Load.Kind.MAGNET && load.provenance() == Provenance.ASSUMED);
+    if (assumed) {
+      list.graded(Fault.Kind.MAGNETS, "", OTHER, FaultFamily.of(Trouble.OTHER_MAGNETS));
     }
   }
 

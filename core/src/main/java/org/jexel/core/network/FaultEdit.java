@@ -1,5 +1,6 @@
 package org.jexel.core.network;
 
+import java.util.List;
 import java.util.Map;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Harness;
@@ -32,6 +33,14 @@ final class FaultEdit {
         elements.remove(fault.part());
       }
       case LOOSE -> part(fault.part());
+      case MAGNETS ->
+          List.copyOf(elements.values()).stream()
+              .filter(element -> Nodes.isMagnet(element.name()))
+              .forEach(element -> put(draws(element, fault.amount())));
+      case MECHANICAL -> {
+        part(fault.part());
+        fault.condition();
+      }
       case ON_BALL -> {
         part(fault.part());
         elements.remove(fault.part());
@@ -103,8 +112,7 @@ final class FaultEdit {
 
   private String node(String name) {
     boolean known =
-        elements.values().stream()
-            .anyMatch(e -> java.util.List.of(Equations.ends(e)).contains(name));
+        elements.values().stream().anyMatch(e -> List.of(Equations.ends(e)).contains(name));
     if (!known) {
       throw new IllegalArgumentException(
           "This rig has no point called “%s”. The network lists them.".formatted(name));

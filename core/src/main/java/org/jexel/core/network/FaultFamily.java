@@ -2,6 +2,7 @@ package org.jexel.core.network;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jexel.core.braking.BrakeCondition;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.FramePoint;
@@ -42,6 +43,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     OPEN("Open"),
     SHORTED_TURNS("Shorted turns"),
     WEAK("Weak"),
+    OTHER_MAGNETS("Magnets of another resistance than assumed"),
     OPEN_INPUT("Open input"),
     BROKEN_IN_CORD("Broken in the cord"),
     CHAFED("Chafed to the frame"),
@@ -65,7 +67,21 @@ public record FaultFamily(Trouble trouble, Place place) {
     BREAKAWAY_BATTERY_FLAT("Breakaway battery flat"),
     BREAKAWAY_BATTERY_WORN("Breakaway battery worn out"),
     VEHICLE_BATTERY_FLAT("Vehicle battery flat"),
-    VEHICLE_BATTERY_WORN("Vehicle battery worn out");
+    VEHICLE_BATTERY_WORN("Vehicle battery worn out"),
+    SET_TIGHT("Shoes set too tight"),
+    SET_SLACK("Shoes out of adjustment"),
+    SHOES_THIN("Shoes worn thin"),
+    SHOES_GREASY("Grease on the shoes"),
+    SHOES_GLAZED("Shoes or drum glazed"),
+    LEVER_SEIZED("Lever seized, never applies"),
+    BRAKE_SEIZED("Brake seized, never lets go"),
+    MAGNET_STUCK("Magnet stuck on its post"),
+    MAGNET_WORN("Magnet's face worn"),
+    AIR_IN_LINES("Air in the lines, or no fluid"),
+    FLUID_LEAKS("Pressure leaks away"),
+    BEARING("Wheel bearing loose or rough"),
+    TYRE_SOFT("Tyre soft"),
+    LOAD_ASIDE("More load on one side");
 
     private final String label;
 
@@ -75,6 +91,11 @@ public record FaultFamily(Trouble trouble, Place place) {
 
     public String label() {
       return label;
+    }
+
+    /** Each condition of a wheel is a trouble of the same name. */
+    static Trouble of(BrakeCondition condition) {
+      return valueOf(condition.name());
     }
   }
 
@@ -108,6 +129,19 @@ public record FaultFamily(Trouble trouble, Place place) {
     @Override
     public String key() {
       return load;
+    }
+
+    @Override
+    public String words(UnitSystem units) {
+      return label;
+    }
+  }
+
+  /** A braked wheel, named by its magnet; a side by its first. */
+  public record OfWheel(String magnet, String label) implements Place {
+    @Override
+    public String key() {
+      return magnet;
     }
 
     @Override

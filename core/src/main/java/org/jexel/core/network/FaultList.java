@@ -100,7 +100,7 @@ final class FaultList {
   private void add(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
     boolean there =
         switch (fault.kind()) {
-          case SHORT, BRIDGE -> true;
+          case SHORT, BRIDGE, MAGNETS -> true;
           case SIGNAL -> parts.contains(RigNetwork.CONTROLLER);
           case PULLED -> parts.contains(FaultEdit.BREAKAWAY_SWITCH);
           case EXCHANGED -> parts.contains(fault.part()) && parts.contains(fault.other());

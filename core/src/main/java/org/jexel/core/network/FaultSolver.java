@@ -2,6 +2,7 @@ package org.jexel.core.network;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -54,7 +55,10 @@ public final class FaultSolver {
   public static List<Change> changes(Network whole, List<Fault> faults) {
     Map<String, Element> elements = new LinkedHashMap<>();
     whole.elements().forEach(element -> elements.put(element.name(), element));
-    faults.forEach(fault -> FaultEdit.apply(elements, fault));
+    // A wheel keeps its condition, whatever else its magnet has.
+    faults.stream()
+        .sorted(Comparator.comparing((Fault fault) -> fault.condition().isEmpty()))
+        .forEach(fault -> FaultEdit.apply(elements, fault));
     List<Change> changes = new ArrayList<>();
     for (Element before : whole.elements()) {
       Element after = elements.remove(before.name());

@@ -26,7 +26,7 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
       return Phrase.of(", loses %.0f %%", 100 * loses.getAsDouble());
     }
     return switch (fault.kind()) {
-      case DRAWS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
+      case DRAWS, MAGNETS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
       case FLAT, LOW -> ", " + Measure.VOLTS.text(fault.amount(), units);
       case ON_BALL -> ", the ball carries through " + Measure.OHMS.text(fault.amount(), units);
       case SHORT, PULLED -> ", " + Measure.OHMS.text(fault.amount(), units);
@@ -40,7 +40,7 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
       return family.key() + "@" + Math.round(100 * loses.getAsDouble());
     }
     return switch (fault.kind()) {
-      case DRAWS, FLAT, LOW, SHORT, PULLED, ON_BALL ->
+      case DRAWS, MAGNETS, FLAT, LOW, SHORT, PULLED, ON_BALL ->
           family.key() + "@" + Math.round(100 * fault.amount());
       default -> family.key();
     };

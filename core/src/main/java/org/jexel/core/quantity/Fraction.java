@@ -1,11 +1,13 @@
 package org.jexel.core.quantity;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * An exact fraction of an inch, such as 1 3/8. Never rounded until somebody asks for the nearest
- * 64th.
+ * An exact fraction of an inch, such as 1 3/8; a millimetre is 5/127 of one, exactly. Never rounded
+ * until somebody asks for the nearest 64th.
  *
  * @param numerator any sign
  * @param denominator above zero, without a common divisor
@@ -21,7 +23,8 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
       Pattern.compile(
           "\\s*(?:(\\d{1,4})(?:\\s+|-))?(\\d{1,4})\\s*/\\s*(\\d{1,4})\\s*(?:in|\")?\\s*");
   private static final Pattern DECIMAL =
-      Pattern.compile("\\s*(\\d{1,4})(?:[.,](\\d{1,4}))?\\s*(?:in|\")?\\s*");
+      Pattern.compile("\\s*(\\d{1,4})(?:[.,](\\d{1,4}))?\\s*(in|\"|mm)?\\s*");
+  private static final Fraction MILLIMETRE = new Fraction(5, 127);
 
   public Fraction {
     if (denominator == 0) {
@@ -43,26 +46,44 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
   }
 
   /**
+   * Inches as a tape shows them, or a decimal number of inches or millimetres.
+   *
+   * @param units whose unit a bare number has; a fraction is always of an inch
    * @throws IllegalArgumentException with what would be understood
    */
-  public static Fraction parse(String text) {
+  public static Fraction parse(String text, UnitSystem units) {
     Matcher written = WRITTEN.matcher(text);
     if (written.matches()) {
       long whole = written.group(1) == null ? 0 : Long.parseLong(written.group(1));
       Fraction part =
           new Fraction(Long.parseLong(written.group(2)), Long.parseLong(written.group(3)));
+      if (!part.onTheTape()) {
+        throw new IllegalArgumentException(
+            "“%s”: a tape shows halves of halves, down to 1/64 in.".formatted(text.strip()));
+      }
       return of(whole).plus(part);
     }
     Matcher decimal = DECIMAL.matcher(text);
     if (decimal.matches()) {
       String places = decimal.group(2) == null ? "" : decimal.group(2);
       long ten = (long) Math.pow(10, places.length());
-      return new Fraction(
-          Long.parseLong(decimal.group(1)) * ten + (places.isEmpty() ? 0 : Long.parseLong(places)),
-          ten);
+      Fraction number =
+          new Fraction(
+              Long.parseLong(decimal.group(1)) * ten
+                  + (places.isEmpty() ? 0 : Long.parseLong(places)),
+              ten);
+      String unit = decimal.group(3) == null ? "" : decimal.group(3);
+      boolean metric = unit.isEmpty() ? units == UnitSystem.METRIC : unit.equals("mm");
+      return metric ? number.times(MILLIMETRE) : number;
     }
     throw new IllegalArgumentException(
-        "“%s” is not understood. Write inches like 2 5/8, 2-5/8 or 2.625.".formatted(text.strip()));
+        "“%s” is not understood. Write 2 5/8 in, 2.625 in or 66.7 mm.".formatted(text.strip()));
+  }
+
+  private Fraction times(Fraction other) {
+    return new Fraction(
+        Math.multiplyExact(numerator, other.numerator),
+        Math.multiplyExact(denominator, other.denominator));
   }
 
   /** The 64th nearest to a length in metres. */
@@ -102,6 +123,18 @@ public record Fraction(long numerator, long denominator) implements Comparable<F
   @Override
   public int compareTo(Fraction other) {
     return Long.signum(minus(other).numerator);
+  }
+
+  /** In a person's units: millimetres, or as on a tape, about which where it shows no such mark. */
+  public String text(UnitSystem units) {
+    if (units == UnitSystem.METRIC) {
+      BigDecimal millimetres =
+          new BigDecimal("25.4")
+              .multiply(BigDecimal.valueOf(numerator))
+              .divide(BigDecimal.valueOf(denominator), 1, RoundingMode.HALF_UP);
+      return millimetres.toPlainString().replace('-', '−') + " mm";
+    }
+    return onTheTape() ? toString() : "about " + nearest(metres());
   }
 
   /** As on a tape: 2 5/8 in. */

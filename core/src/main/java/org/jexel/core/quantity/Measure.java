@@ -61,7 +61,28 @@ public enum Measure {
   /** What a controller does when the pedal goes down. */
   WAKING("stays asleep", "wakes"),
   /** What the ear says of a magnet. */
-  HUMMING("silent", "hums");
+  HUMMING("silent", "hums"),
+  /** What a wheel off the ground does against a hand while its brake is fed. */
+  GRIPPING("turns on", "stands"),
+  /** What the adjuster has left until the shoes drag. */
+  ADJUSTING("binds already", "a few notches", "many notches"),
+  /** What a hand at top and bottom of a wheel feels, and an ear hears as it turns. */
+  PLAY("firm and quiet", "knocks or growls"),
+  TYRE("as its plate says", "soft"),
+  /** How a trailer stands on level ground. */
+  LEANING("left side low", "level", "right side low"),
+  /** What the eye says of the shoes, the drum off. */
+  LININGS("even and thick", "glazed", "worn thin", "greasy"),
+  /** What the eye says of the magnet's face, and the hand of the magnet on its post. */
+  MAGNET_FACE("flat and free", "worn or grooved", "stuck on its post"),
+  /** What the hand says of the lever that the magnet pulls. */
+  LEVER("moves freely", "sticks"),
+  /** What an actuator's gauge says while it is fed. */
+  PRESSING("builds none", "leaks away", "builds and stays"),
+  /** What a hand near a drum feels after gentle stops, against the other drums. */
+  HEAT("cold", "as the others", "hot"),
+  /** Where a trailer draws its vehicle while its brakes alone slow both. */
+  PULLING("to the left", "straight", "to the right");
 
   /** From here on a meter shows whole ohms. */
   private static final double MANY_OHMS = 1000;
@@ -121,6 +142,25 @@ public enum Measure {
     String symbol = unit(system).symbol();
     String number = number(si, system);
     return symbol.isEmpty() || NoFigure.of(this, si).isPresent() ? number : number + " " + symbol;
+  }
+
+  /** How near whoever says a word is to what it is said of. */
+  public enum Look {
+    /** One of many, on a walk or by ear. */
+    IN_PASSING,
+    /** A wheel in one's hands. */
+    IN_HAND,
+    /** One part by itself. */
+    CLOSE
+  }
+
+  public Look look() {
+    return switch (this) {
+      case TURNING, GRIPPING -> Look.IN_HAND;
+      case ADJUSTING, PLAY, TYRE, LEANING, LININGS, MAGNET_FACE, LEVER, PRESSING, PULLING ->
+          Look.CLOSE;
+      default -> Look.IN_PASSING;
+    };
   }
 
   /** Every measure by its name, for templates. */

@@ -106,6 +106,7 @@ final class Defaults {
           Assumption.of(
               catalog.connector(sheet.choice(RigField.TRAILER_CONNECTOR).value()).convention(),
               "usual with the plug that is on it now; measure before you trust a colour");
+      case LAMPS_SUBMERGED -> Assumption.of(YesNo.NO, "only boats are launched from a trailer");
       case LAMP_TECHNOLOGY -> Assumption.of(LampTechnology.FILAMENT, "none seen yet");
       case JUNCTION_BOX -> Assumption.of(YesNo.NO, "none seen yet");
       case BREAKAWAY_KIT -> Assumption.of(BreakawayKit.NONE, "none seen yet");
@@ -187,6 +188,8 @@ final class Defaults {
           case PLANT -> 330;
           case STALL -> 560;
           case CABIN -> 650;
+          case SKELETON -> 200;
+          case GOOSENECK -> 900;
         };
     return Assumption.of(perAxle * axles(sheet), "usual for this kind and number of axles");
   }
@@ -195,7 +198,8 @@ final class Defaults {
     return switch (sheet.choice(RigField.TRAILER_KIND, TrailerKind.class)) {
       case BOX, LIVESTOCK, STALL -> Assumption.of(Material.ALUMINIUM, "usual skin of this kind");
       case CABIN -> Assumption.of(Material.WOOD, "usual for this kind");
-      case FLATBED, PLANT -> Assumption.of(Material.STEEL, "usual for this kind");
+      case FLATBED, PLANT, SKELETON, GOOSENECK ->
+          Assumption.of(Material.STEEL, "usual for this kind");
     };
   }
 

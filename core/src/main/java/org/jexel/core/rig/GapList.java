@@ -177,6 +177,9 @@ public final class GapList {
               "Run an earth conductor to each such lamp.",
               Verdict.WATCH));
     }
+    if (sheet.choice(RigField.LAMPS_SUBMERGED, YesNo.class) == YesNo.YES) {
+      underWater(rig, gaps);
+    }
     List<Lamp> wanted =
         rig.lamps().stream().filter(lamp -> lamp.state() == Lamp.State.WANTED).toList();
     if (!wanted.isEmpty()) {
@@ -199,6 +202,27 @@ public final class GapList {
               "Reverse lamp without a reverse pin",
               "%s has no reverse conductor.".formatted(rig.connector().label()),
               "Choose a connector with a reverse pin, or leave the lamp out.",
+              Verdict.WATCH));
+    }
+  }
+
+  private static void underWater(Rig rig, List<Gap> gaps) {
+    boolean filaments =
+        rig.fittedLamps().stream().anyMatch(lamp -> lamp.technology() == LampTechnology.FILAMENT);
+    if (filaments) {
+      gaps.add(
+          new Gap(
+              "Filament lamps that go under water",
+              "Hot glass breaks in cold water, and a lens that cools draws water in.",
+              "Sealed diode lamps, or a lamp board that comes off before the launch; plug out before the wheels are wet.",
+              Verdict.WATCH));
+    }
+    if (rig.sheet().choice(RigField.LAMP_RETURN, LampReturn.class) == LampReturn.FRAME) {
+      gaps.add(
+          new Gap(
+              "Returns through a frame that goes under water",
+              "Every screw is a joint of two metals in water: it corrodes first.",
+              "A return conductor to each lamp, joined above the waterline.",
               Verdict.WATCH));
     }
   }

@@ -63,6 +63,7 @@ public enum RigField {
   PLANNED_CONNECTOR(TRAILER, "Connector pair after this job", Catalog.CONNECTOR, MEASURED),
   TRAILER_CONVENTION(TRAILER, "Colours on the trailer", Catalog.CONVENTION, MEASURED),
   LAMP_TECHNOLOGY(TRAILER, "Lamps", LampTechnology.class, MEASURED),
+  LAMPS_SUBMERGED(TRAILER, "Lamps go under water", YesNo.class, MEASURED),
   JUNCTION_BOX(TRAILER, "Junction box", YesNo.class, MEASURED),
   BREAKAWAY_KIT(TRAILER, "Breakaway kit", BreakawayKit.class, MEASURED),
   BREAKAWAY_CAPACITY(TRAILER, "Breakaway battery", Measure.CAPACITY, 3_600, 1_080_000, 0, PLATE),

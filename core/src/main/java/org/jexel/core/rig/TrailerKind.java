@@ -7,7 +7,9 @@ public enum TrailerKind implements Option {
   LIVESTOCK("Livestock float"),
   PLANT("Plant carrier"),
   STALL("Market stall"),
-  CABIN("Living cabin");
+  CABIN("Living cabin"),
+  SKELETON("Skeleton frame"),
+  GOOSENECK("Gooseneck");
 
   private final String label;
 

@@ -118,7 +118,7 @@ public final class GainBracket {
       return fault(
           lower,
           upper,
-          "No lock at the top of the scale. Look for lost volts, a magnet off, or worn shoes, before more stops.");
+          "No lock at the top of the scale. Look for lost volts, a brake that is off, or worn shoes, before more stops.");
     }
     if (Double.isNaN(upper)) {
       double next =

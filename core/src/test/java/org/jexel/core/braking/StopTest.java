@@ -16,6 +16,11 @@ class StopTest {
     assertThat(stop.deceleration()).isCloseTo(2.058, within(5e-4));
     assertThat(stop.trailerForce()).isCloseTo(10_290, within(5.0));
     assertThat(stop.share()).isCloseTo(0.4035, within(5e-4));
+    assertThat(stop.doubtful()).isFalse();
+    // The same in a third of the distance: 1.2 of its own weight.
+    Stop tooShort = Stop.leverOnly(Stop.fromDistance(40 / 3.6, 10), 2400, 2600, 0);
+    assertThat(tooShort.share()).isGreaterThan(1);
+    assertThat(tooShort.doubtful()).isTrue();
   }
 
   @Property

@@ -24,6 +24,26 @@ class BreakawayLoadTest {
     return BreakawayLoad.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES));
   }
 
+  /** A pump of 25 A that runs a quarter of the time: 20 h · (12/(6.25 · 20))^1.25 = 64 min. */
+  @Test
+  void anActuatorsPumpIsHeldByTheBatteryToo() {
+    BreakawayLoad pump =
+        of(
+            RigField.BRAKE_TYPE,
+            "ELECTRIC_HYDRAULIC",
+            RigField.CHARGE_AMPS,
+            25.0,
+            RigField.BREAKAWAY_CAPACITY,
+            Unit.AMPERE_HOUR.toSi(12),
+            RigField.BREAKAWAY_AGE,
+            0);
+    assertThat(pump.pump()).isTrue();
+    assertThat(pump.amps()).isEqualTo(6.25);
+    assertThat(pump.holding().orElseThrow().seconds() / 60).isCloseTo(64.1, within(0.2));
+    assertThat(pump.verdict()).as("nobody timed the pump").contains(Verdict.WATCH);
+    assertThat(of().pump()).isFalse();
+  }
+
   /** 12 Ah on four magnets of 3.2 Ω: 20 h · (12/(15 · 20))^1.25 = 21.5 min when new. */
   @Test
   void ageAndColdTakeTheirShareOfTheBattery() {

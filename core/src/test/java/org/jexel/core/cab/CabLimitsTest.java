@@ -16,6 +16,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.Rig;
@@ -113,28 +114,30 @@ class CabLimitsTest {
   }
 
   private static Fraction f(String text) {
-    return Fraction.parse(text);
+    return Fraction.parse(text, UnitSystem.US);
   }
 
   @Test
   void aCutOutKeepsItsWebOnEverySide() {
-    CutOut held = CutOut.of(f("8"), f("4"), f("2"), f("3/8"), f("3/8"));
+    CutOut held = CutOut.of(f("8"), f("4"), f("2"), f("3/8"), f("3/8"), UnitSystem.US);
     assertThat(held.right()).isEqualTo(f("4 3/8"));
     assertThat(held.bottom()).isEqualTo(f("2 3/8"));
     assertThat(held.leftOver()).isEqualTo(f("3 5/8"));
     assertThat(held.corners().label()).isEqualTo("6.0 mm");
-    assertThat(CutOut.of(f("4 3/4"), f("4"), f("2"), f("3/8"), f("3/8")).leftOver())
+    assertThat(CutOut.of(f("4 3/4"), f("4"), f("2"), f("3/8"), f("3/8"), UnitSystem.US).leftOver())
         .isEqualTo(f("3/8"));
-    assertThat(CutOut.of(null, f("4"), f("2"), f("3/8"), f("3/8")).leftOver()).isNull();
-    assertThatThrownBy(() -> CutOut.of(f("4 47/64"), f("4"), f("2"), f("3/8"), f("3/8")))
+    assertThat(CutOut.of(null, f("4"), f("2"), f("3/8"), f("3/8"), UnitSystem.US).leftOver())
+        .isNull();
+    assertThatThrownBy(
+            () -> CutOut.of(f("4 47/64"), f("4"), f("2"), f("3/8"), f("3/8"), UnitSystem.US))
         .hasMessageContaining("4 47/64");
-    assertThatThrownBy(() -> CutOut.of(f("8"), f("4"), f("2"), f("23/64"), f("3/8")))
+    assertThatThrownBy(() -> CutOut.of(f("8"), f("4"), f("2"), f("23/64"), f("3/8"), UnitSystem.US))
         .hasMessageContaining("3/8");
-    assertThatThrownBy(() -> CutOut.of(f("8"), f("4"), f("2"), f("3/8"), f("23/64")))
+    assertThatThrownBy(() -> CutOut.of(f("8"), f("4"), f("2"), f("3/8"), f("23/64"), UnitSystem.US))
         .hasMessageContaining("3/8");
-    assertThatThrownBy(() -> CutOut.of(f("8"), f("0"), f("2"), f("1"), f("1")))
+    assertThatThrownBy(() -> CutOut.of(f("8"), f("0"), f("2"), f("1"), f("1"), UnitSystem.US))
         .hasMessageContaining("wider");
-    assertThatThrownBy(() -> CutOut.of(f("8"), f("4"), f("0"), f("1"), f("1")))
+    assertThatThrownBy(() -> CutOut.of(f("8"), f("4"), f("0"), f("1"), f("1"), UnitSystem.US))
         .hasMessageContaining("higher");
   }
 
@@ -283,6 +286,24 @@ class CabLimitsTest {
     StopSignal turned =
         StopSignal.of(List.of(new StopSignal.Reading("green", 0, 12.4, 0, 0, false)), 12.5, false);
     assertThat(turned.wires().get(0).kind()).isEqualTo(StopSignal.Kind.CONTRADICTION);
+  }
+
+  /** A controller may wake at what a bulb leaks into its wire. */
+  @Test
+  void aStopSignalWithVoltsAtRestIsToBeWatched() {
+    StopSignal leaks =
+        StopSignal.of(
+            List.of(new StopSignal.Reading("grey", 1.2, 12.3, 0.1, 12.4, false)), 12.5, false);
+    assertThat(leaks.use().orElseThrow().kind()).isEqualTo(StopSignal.Kind.SWITCHED);
+    assertThat(leaks.isDoubtful()).isTrue();
+    assertThat(leaks.advice()).contains("1.20 V stand on it with the pedal up");
+    StopSignal clean =
+        StopSignal.of(
+            List.of(new StopSignal.Reading("grey", 0.1, 12.3, Double.NaN, 12.4, false)),
+            12.5,
+            false);
+    assertThat(clean.isDoubtful()).isFalse();
+    assertThat(clean.advice()).startsWith("Take “grey”.");
   }
 
   @Test

@@ -14,6 +14,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import org.jexel.core.quantity.Fraction;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
 import org.junit.jupiter.api.Test;
@@ -33,7 +34,7 @@ class FitTest {
     assertThat(in64(a).plus(in64(b))).isEqualTo(in64(a + b));
     assertThat(in64(a).plus(in64(b)).minus(in64(b))).isEqualTo(in64(a));
     assertThat(in64(a).half().plus(in64(a).half())).isEqualTo(in64(a));
-    assertThat(Fraction.parse(in64(a).toString())).isEqualTo(in64(a));
+    assertThat(Fraction.parse(in64(a).toString(), UnitSystem.US)).isEqualTo(in64(a));
     assertThat(Fraction.nearest(in64(a).metres())).isEqualTo(in64(a));
     assertThat(in64(a).onTheTape()).isTrue();
   }
@@ -41,25 +42,66 @@ class FitTest {
   @Test
   void fractionsAreReadAsTheyAreWritten() {
     for (String text : List.of("7 3/8", "7-3/8", "7.375", "7,375 in", "59/8\"")) {
-      assertThat(Fraction.parse(text)).as(text).isEqualTo(new Fraction(59, 8));
+      assertThat(Fraction.parse(text, UnitSystem.US)).as(text).isEqualTo(new Fraction(59, 8));
     }
-    assertThatThrownBy(() -> Fraction.parse("3/0")).hasMessageContaining("3/8");
-    assertThatThrownBy(() -> Fraction.parse("half")).hasMessageContaining("2 5/8");
+    assertThatThrownBy(() -> Fraction.parse("3/0", UnitSystem.US)).hasMessageContaining("3/8");
+    assertThatThrownBy(() -> Fraction.parse("half", UnitSystem.US)).hasMessageContaining("2 5/8");
     assertThat(new Fraction(-1, 2)).hasToString("−1/2 in");
+  }
+
+  /** A millimetre is 5/127 in, so that nothing is lost on the way from one to the other. */
+  @Test
+  void millimetresAreExactAndATapeEndsAtASixtyFourth() {
+    Fraction width = Fraction.parse("120.5 mm", UnitSystem.US);
+    assertThat(width).isEqualTo(Fraction.parse("120,5", UnitSystem.METRIC));
+    assertThat(width.metres()).isEqualTo(0.1205);
+    assertThat(PanelCentre.of(width, null, null).centre().text(UnitSystem.METRIC))
+        .isEqualTo("60.3 mm");
+    assertThat(width.half().text(UnitSystem.US)).isEqualTo("about 2 3/8 in");
+    assertThat(Fraction.parse("2 5/8", UnitSystem.METRIC).text(UnitSystem.METRIC))
+        .as("a fraction is of an inch")
+        .isEqualTo("66.7 mm");
+    assertThatThrownBy(() -> Fraction.parse("1 3/10", UnitSystem.US)).hasMessageContaining("1/64");
+    assertThatThrownBy(() -> Fraction.parse("1/128", UnitSystem.US)).hasMessageContaining("1/64");
+  }
+
+  @Test
+  void anAngleThatHoldsSaysWhatItWasHeldAgainst() {
+    Mounting rolled = Mounting.of(0, 0, Math.toRadians(70), Mounting.Limits.UNSTATED);
+    assertThat(rolled.verdict()).isEqualTo(Verdict.HOLDS);
+    assertThat(rolled.basis()).contains("up to 10°", "up to 15°", "rolled as it may be");
+    Mounting.Limits stated = new Mounting.Limits(0.1, 0.1, Math.toRadians(45), false);
+    assertThat(Mounting.of(0, 0, 0.1, stated).basis()).contains("rolled up to 45°");
+  }
+
+  @Test
+  void aColourIsTheSameByItsNameAndByItsCode() {
+    assertThat(ControllerLines.leads("supply BK\nearth White\nstop gray\nbrake bu"))
+        .isEqualTo(ControllerLines.leads("supply black\nearth WH\nstop GY\nbrake blue"));
+    assertThat(
+            CavityMatch.of(CavityMatch.parse("1 BK\n2 red"), CavityMatch.parse("1 black\n2 RD"))
+                .agrees())
+        .isTrue();
   }
 
   @Test
   void theMiddleOfAPanelIsCheckedFromBothEdges() {
     PanelCentre centre =
         PanelCentre.of(
-            Fraction.parse("7 3/8"), Fraction.parse("3 11/16"), Fraction.parse("3 11/16"));
+            Fraction.parse("7 3/8", UnitSystem.US),
+            Fraction.parse("3 11/16", UnitSystem.US),
+            Fraction.parse("3 11/16", UnitSystem.US));
     assertThat(centre.centre()).hasToString("3 11/16 in");
     assertThat(centre.verdict()).isEqualTo(Verdict.HOLDS);
     PanelCentre off =
-        PanelCentre.of(Fraction.of(8), Fraction.parse("4 1/8"), Fraction.parse("3 7/8"));
+        PanelCentre.of(
+            Fraction.of(8),
+            Fraction.parse("4 1/8", UnitSystem.US),
+            Fraction.parse("3 7/8", UnitSystem.US));
     assertThat(off.off()).isEqualTo(new Fraction(1, 8));
     assertThat(off.verdict()).isEqualTo(Verdict.FAILS);
-    PanelCentre tape = PanelCentre.of(Fraction.of(8), Fraction.of(4), Fraction.parse("4 1/4"));
+    PanelCentre tape =
+        PanelCentre.of(Fraction.of(8), Fraction.of(4), Fraction.parse("4 1/4", UnitSystem.US));
     assertThat(tape.gap()).isEqualTo(new Fraction(1, 4));
     assertThatThrownBy(() -> PanelCentre.of(Fraction.of(0), null, null))
         .hasMessageContaining("wider");

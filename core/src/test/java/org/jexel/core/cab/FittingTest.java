@@ -143,6 +143,12 @@ class FittingTest {
   }
 
   @Test
+  void aStopSignalThatIsNotQuiteDeadAtRestIsWatched() {
+    Fitting.Found leaks = found(OptionalDouble.of(30), wire(1.2, 12.5), null, null, true);
+    assertThat(stands(RIG, Wish.REPAIR, leaks)).containsEntry(Fitting.Topic.SIGNAL, Verdict.WATCH);
+  }
+
+  @Test
   void aBreakerThatOpensUnderFullBrakingFailsAsWell() {
     assertThat(stands(RIG, Wish.ANNUAL, found(OptionalDouble.of(5), null, null, null, true)))
         .containsEntry(Fitting.Topic.SUPPLY, Verdict.FAILS);

@@ -15,17 +15,20 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.jexel.core.Rigs;
+import org.jexel.core.bench.Stand;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.network.Element;
+import org.jexel.core.network.Fault;
 import org.jexel.core.network.Network;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -230,6 +233,31 @@ class CheckSheetTest {
     assertThat(band.judge(12.35)).isEqualTo(Verdict.WATCH);
     assertThat(band.judge(12.41)).isEqualTo(Verdict.FAILS);
     assertThatThrownBy(() -> new Band(1, 2, 3)).hasMessageContaining("does not hold");
+  }
+
+  /** Of magnets that nobody has read, a tenth less current is no proof of a fault; a quarter is. */
+  @Test
+  void whatOtherMagnetsCanExplainIsWatchedUntilOneIsRead() {
+    Check assumed = check(Rigs.twoAxles(), "brake.amps", 12.6);
+    assertThat(assumed.band().expected()).isBetween(13.0, 14.0);
+    assertThat(assumed.band().judge(12)).isEqualTo(Verdict.WATCH);
+    assertThat(assumed.meaning(Verdict.WATCH, 12)).contains("read one off its leads");
+    assertThat(assumed.meaning(Verdict.WATCH, assumed.band().low() - 0.05)).contains("Clean");
+    Check known = check(Rigs.twoAxles(RigField.MAGNET_OHMS, 3.2), "brake.amps", 12.6);
+    assertThat(known.band().judge(12)).isEqualTo(Verdict.FAILS);
+    Harness harness = Stand.harness(Rigs.twoAxles());
+    Fault off = Fault.of(Fault.Kind.OPEN, "magnet_axle2_left");
+    double three = FaultyRig.of(Rigs.twoAxles(), harness, List.of(off)).read(assumed);
+    assertThat(assumed.band().judge(three)).isEqualTo(Verdict.FAILS);
+  }
+
+  /** No ohms are asked of a diode lamp, and a chafe beside it fails all the same. */
+  @Test
+  void aCircuitOfNoResistorsShowsAnyManyOhmsOrNone() {
+    Check dead = check(Rigs.twoAxles(RigField.LAMP_TECHNOLOGY, "LED"), "dead.left", 12.6);
+    assertThat(dead.band().judge(NoFigure.OPEN.si())).isEqualTo(Verdict.HOLDS);
+    assertThat(dead.band().judge(4700)).isEqualTo(Verdict.HOLDS);
+    assertThat(dead.band().judge(0.2)).isEqualTo(Verdict.FAILS);
   }
 
   @Test

@@ -76,7 +76,7 @@ class SeveritiesTest {
   private static double near(Check check, double deviation) {
     return switch (check.measure()) {
       case GLOW -> 0.4;
-      case HUMMING, TURNING -> 0.5;
+      case HUMMING, TURNING, GRIPPING, HEAT, PULLING -> 0.5;
       default -> Math.max(0.5 * deviation, 1e-6);
     };
   }

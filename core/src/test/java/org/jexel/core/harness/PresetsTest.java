@@ -124,17 +124,55 @@ class PresetsTest {
   void eachKindOfControllerHasItsOwnActs() {
     assertThat(steps(kind("REMOTE_KNOB"), Wish.NEW_CONTROLLER))
         .containsSubsequence(
-            "cab.signal", "cab.knob", "cab.panel", "cab.module", "cab.supply", "cab.power");
+            "cab.signal",
+            "cab.knob",
+            "cab.panel",
+            "cab.zero",
+            "cab.module",
+            "cab.bulkhead",
+            "cab.supply",
+            "cab.power");
     assertThat(steps(kind("WIRELESS"), Wish.NEW_CONTROLLER))
         .containsSubsequence("cab.unit", "cab.supply", "cab.pair", "cab.power")
         .doesNotContain("cab.signal");
     assertThat(steps(kind("BUILT_IN"), Wish.NEW_CONTROLLER))
-        .contains("cab.power")
+        .containsSubsequence("cab.brake-type", "cab.power", "cab.output")
         .doesNotContain("cab.supply");
     assertThat(steps(kind("NONE"), Wish.NEW_CONTROLLER)).isEmpty();
     assertThat(steps(CART, Wish.NEW_CONTROLLER)).isEmpty();
     assertThat(steps(OLD_FLATBED, Wish.CONVERT))
         .containsSubsequence("connector.socket", "cab.supply", "test.bench");
+  }
+
+  /** A socket with reverse on a vehicle that had none, and a cord with more cores than jobs. */
+  @Test
+  void whatANewSocketAndANewCordAskForIsThere() {
+    Harness harness = HarnessPlanner.plan(OLD_FLATBED, WireSize.GAUGES);
+    List<Step> steps =
+        StepPlan.of(new Scope(OLD_FLATBED, Wish.CONVERT, harness), UnitSystem.METRIC);
+    assertThat(steps)
+        .extracting(Step::id)
+        .containsSubsequence(
+            "join.charge", "box.unused.all", "connector.bracket", "connector.socket");
+    Step unused =
+        steps.stream().filter(s -> s.id().equals("box.unused.all")).findFirst().orElseThrow();
+    long idle =
+        OLD_FLATBED.connector().pins().stream()
+            .filter(pin -> pin.function() != PinFunction.EARTH && !harness.has(pin.function()))
+            .count();
+    assertThat(idle).isPositive();
+    assertThat(unused.ticks()).hasSize((int) idle);
+    assertThat(steps(reversing("flat-4"), Wish.NEW_BUILD)).contains("vehicle.reverse");
+    assertThat(steps(reversing("blade-7"), Wish.NEW_BUILD))
+        .as("its socket has it")
+        .doesNotContain("vehicle.reverse");
+  }
+
+  private static Rig reversing(String tow) {
+    return rig(
+        RigField.TRAILER_KIND, "PLANT",
+        RigField.TOW_CONNECTOR, tow,
+        RigField.TRAILER_CONNECTOR, "blade-7");
   }
 
   private static Rig kind(String kind) {
@@ -156,14 +194,42 @@ class PresetsTest {
       assertThat(off < 0).as(steps.toString()).isEqualTo(on < 0);
       for (int i = 0; i < steps.size(); i++) {
         boolean live =
-            List.of("cab.signal", "cab.power", "test.bench", "repair.find", "repair.again")
+            List.of(
+                    "cab.signal",
+                    "vehicle.reverse",
+                    "cab.brake-type",
+                    "cab.power",
+                    "cab.output",
+                    "test.bench",
+                    "repair.find",
+                    "repair.again")
                 .contains(steps.get(i));
         boolean dead =
-            steps.get(i).matches("(pull|join|earth|box|connector)\\..*|cab.supply|repair.mend");
+            steps
+                .get(i)
+                .matches("(pull|join|earth|box|connector)\\..*|cab.(supply|bulkhead)|repair.mend");
         assertThat(live && i > off && i < on).as("%s in %s", steps.get(i), steps).isFalse();
         assertThat(dead && (i < off || i > on)).as("%s in %s", steps.get(i), steps).isFalse();
       }
     }
+  }
+
+  /** No phase is gone back to, whatever the brakes are. */
+  @ParameterizedTest
+  @EnumSource(Wish.class)
+  void noPhaseIsGoneBackTo(Wish wish) {
+    Rig hydraulic =
+        rig(
+            RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
+            RigField.TOW_CONNECTOR, "flat-4",
+            RigField.TRAILER_CONNECTOR, "flat-4");
+    for (Rig rig : List.of(OLD_FLATBED, hydraulic, reversing("flat-4"), kind("REMOTE_KNOB"))) {
+      Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+      assertThat(StepPlan.of(new Scope(rig, wish, harness), UnitSystem.METRIC))
+          .extracting(Step::phase)
+          .isSorted();
+    }
+    assertThat(steps(hydraulic, Wish.CONVERT)).contains("mount.actuator", "join.actuator");
   }
 
   @Test
@@ -186,7 +252,8 @@ class PresetsTest {
   void aControllerThatIsPluggedInTakesNoBatteryOff() {
     Rig plugged = Rigs.twoAxles(RigField.TOW_PREP, "CONTROLLER_PLUG");
     assertThat(steps(plugged, Wish.NEW_CONTROLLER))
-        .containsExactly("cab.place", "cab.plug", "cab.power", "test.bench", "close.covers");
+        .containsExactly(
+            "cab.place", "cab.screws", "cab.plug", "cab.power", "test.bench", "close.covers");
   }
 
   /** Entering the kit that was just fitted does not take its steps away. */

@@ -170,10 +170,10 @@ class NextActsTest {
     assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
   }
 
-  /** Nobody drives stops for a lamp; whoever mended brakes does. */
+  /** Nobody reads plates or drives stops for a lamp; whoever mended brakes does both. */
   @Test
   void aFaultJobIsDrivenOnlyAfterWorkOnTheBrakes() {
-    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(BRAKED, LENGTHS, CONTROLLER);
     entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
     wish = Wish.REPAIR;
     prove();
@@ -183,7 +183,46 @@ class NextActsTest {
     assertThat(next().aim()).isEqualTo(new Aim.HandOver());
     mend("brake.volts");
     prove();
+    assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.KERB_MASS));
+    entered(PLATES);
     assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+  }
+
+  @Test
+  void whoAdjustedAWheelDrivesAsWell() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    wish = Wish.REPAIR;
+    prove();
+    read("heats.magnet_axle1_left", 0);
+    read("adjusts.magnet_axle1_left", 2);
+    mend("heats.magnet_axle1_left", "adjusts.magnet_axle1_left");
+    assertThat(next().text())
+        .as("by hand before anybody drives")
+        .startsWith("Read again after the repair: Adjuster");
+    read("adjusts.magnet_axle1_left", 1);
+    assertThat(next().text()).startsWith("Read again after the repair: Heat");
+    read("heats.magnet_axle1_left", 1);
+    ticked = ticks();
+    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+  }
+
+  /** No gate waits for a reading that an actuator does not have. */
+  @Test
+  void electricOverHydraulicIsWalkedToItsEnd() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(
+        new Object[] {
+          RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC", RigField.BREAKAWAY_KIT, "OWN_BATTERY"
+        });
+    assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
+    prove();
+    assertThat(work().bench().proof()).noneMatch(check -> check.id().contains("magnet"));
+    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    stop(5, TestStop.Way.LEVER, Outcome.FIRM);
+    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    assertThat(next().text()).doesNotContainIgnoringCase("magnet");
+    assertThat(work().breakaway().load().holding()).isPresent();
   }
 
   @Test

@@ -11,12 +11,14 @@ import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Probing;
 import org.jexel.core.check.Setup;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Filament;
 import org.jexel.core.network.Fuse;
@@ -225,8 +227,33 @@ final class Yard {
       case MOVING -> broken != null && reach().equals(at.red()) && goesOut(check) ? 1 : 0;
       case WAKING -> volts(setup, at.red(), at.black()) > 1 ? 1 : 0;
       case TURNING, HUMMING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
+      case GRIPPING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
+      case HEAT -> warm(setup, at.red());
+      case PULLING -> drawn(setup);
+      case ADJUSTING, LEANING -> 1;
+      case PRESSING -> Math.abs(amps(setup, at.red())) > 1e-4 ? 2 : 0;
+      case PLAY, TYRE, LININGS, MAGNET_FACE, LEVER -> 0;
       default -> throw new IllegalStateException(check.measure().name());
     };
+  }
+
+  /** A drum's work goes with what its magnet draws; a third of the best is felt as cold. */
+  private double warm(Setup setup, String magnet) {
+    double most = magnets(setup, "").max().orElse(0);
+    return Math.abs(amps(setup, magnet)) > Math.max(PULLS_AMPS, most / 3) ? 1 : 0;
+  }
+
+  /** A quarter more on one side is felt. */
+  private double drawn(Setup setup) {
+    double left = magnets(setup, "left").sum();
+    double right = magnets(setup, "right").sum();
+    return right > 1.25 * left ? 2 : left > 1.25 * right ? 0 : 1;
+  }
+
+  private DoubleStream magnets(Setup setup, String side) {
+    return harness.loads().stream()
+        .filter(load -> load.kind() == Load.Kind.MAGNET && load.name().endsWith(side))
+        .mapToDouble(load -> Math.abs(amps(setup, load.name())));
   }
 
   private boolean open(Setup setup, String fuse) {

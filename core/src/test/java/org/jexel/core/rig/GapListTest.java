@@ -63,6 +63,23 @@ class GapListTest {
   }
 
   @Test
+  void lampsThatGoUnderWaterAreSealedAndReturnByTheirOwnConductor() {
+    Object[] boat = {RigField.LAMPS_SUBMERGED, "YES", RigField.LAMP_RETURN, "FRAME"};
+    assertThat(GapList.of(Rigs.rig(Rigs.sheet(boat))))
+        .extracting(Gap::title)
+        .contains(
+            "Filament lamps that go under water", "Returns through a frame that goes under water");
+    Object[] sealed = {
+      RigField.LAMPS_SUBMERGED, "YES",
+      RigField.LAMP_RETURN, "OWN_CONDUCTOR",
+      RigField.LAMP_TECHNOLOGY, "LED"
+    };
+    assertThat(GapList.of(Rigs.rig(Rigs.sheet(sealed))))
+        .extracting(Gap::title)
+        .noneMatch(title -> title.contains("under water"));
+  }
+
+  @Test
   void lampsToBeFittedAreCounted() {
     Rig rig = Rigs.unbraked();
     Rig wanting =

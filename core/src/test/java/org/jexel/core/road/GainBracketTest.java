@@ -4,21 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
-import org.jexel.core.Rigs;
-import org.jexel.core.check.Check;
-import org.jexel.core.check.CheckSheet;
-import org.jexel.core.harness.HarnessPlanner;
-import org.jexel.core.harness.WireSize;
-import org.jexel.core.quantity.Verdict;
-import org.jexel.core.rig.Rig;
 import org.junit.jupiter.api.Test;
 
 class GainBracketTest {
@@ -146,26 +136,5 @@ class GainBracketTest {
     double mark = HALVES.down(value);
     assertThat(HALVES.isMark(mark)).isTrue();
     assertThat(value - mark).isBetween(-1e-9, 0.5);
-  }
-
-  @Test
-  void theGateOpensOnlyWhenEveryBrakeCheckHoldsOrIsWatched() {
-    Rig rig = Rigs.twoAxles();
-    List<Check> checks =
-        CheckSheet.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES), OptionalDouble.empty());
-    assertThat(Gate.of(checks, Map.of()).open()).isFalse();
-    Map<String, Verdict> all =
-        Map.of(
-            "brake.resistance", Verdict.HOLDS,
-            "brake.rest", Verdict.HOLDS,
-            "wakes.controller", Verdict.HOLDS,
-            "brake.volts", Verdict.WATCH,
-            "brake.amps", Verdict.HOLDS);
-    assertThat(Gate.of(checks, all).open()).isTrue();
-    Map<String, Verdict> unheard = new HashMap<>(all);
-    unheard.remove("wakes.controller");
-    assertThat(Gate.of(checks, unheard).open()).isFalse();
-    assertThat(Gate.of(checks, Map.of("brake.resistance", Verdict.FAILS)).open()).isFalse();
-    assertThat(Gate.of(checks, all).lines()).hasSize(5);
   }
 }

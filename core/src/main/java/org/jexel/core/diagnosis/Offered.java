@@ -1,0 +1,43 @@
+package org.jexel.core.diagnosis;
+
+import java.util.Map;
+import java.util.function.Predicate;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Must;
+
+/**
+ * Which checks may be asked for by now: wheels are raised where something that was read speaks for
+ * them, and nobody is sent to drive before the brakes are known to answer at the connector. What
+ * somebody reads unasked is a reading like any other.
+ */
+final class Offered implements Predicate<Check> {
+  private final boolean wheels;
+  private final boolean road;
+
+  /**
+   * @param seen readings on the scale on which they are compared, by place of their check
+   * @param wheels whether a reading speaks for something at a wheel
+   */
+  Offered(Predictions predictions, Map<Integer, Double> seen, boolean wheels) {
+    this.wheels = wheels;
+    this.road =
+        predictions.checks().stream()
+            .filter(Check::gatesTheRoad)
+            .allMatch(check -> holds(check, predictions.place(check.id()), seen));
+  }
+
+  @Override
+  public boolean test(Check check) {
+    return switch (check.group()) {
+      case WHEELS, DRUM -> wheels;
+      case DRIVEN -> wheels && road;
+      default -> true;
+    };
+  }
+
+  private static boolean holds(Check check, int place, Map<Integer, Double> seen) {
+    return seen.containsKey(place)
+        && Must.have(seen, place) >= Predictions.seen(check, check.band().low())
+        && Must.have(seen, place) <= Predictions.seen(check, check.band().high());
+  }
+}
