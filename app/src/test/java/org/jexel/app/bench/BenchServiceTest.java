@@ -25,6 +25,8 @@ import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
+import org.jexel.core.check.Probing;
+import org.jexel.core.check.Setup;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.Taken;
@@ -55,7 +57,7 @@ class BenchServiceTest {
           new Sum("Brake circuit", "R", List.of(), 1.65, Measure.OHMS),
           List.of(),
           1,
-          null);
+          new Probing(Setup.dead(), Measure.OHMS, "brake", "ground"));
 
   private final ReadingRepository readings = mock(ReadingRepository.class);
   private final Drafts drafts = mock(Drafts.class);
