@@ -23,6 +23,7 @@ import org.jexel.core.quantity.Verdict;
  *
  * <ul>
  *   <li>load ≤ rating of every pin, that of the weaker half;
+ *   <li>load ≤ what an output of a module gives, where one feeds the lamp pins;
  *   <li>load ≤ what every wire carries;
  *   <li>fuse or breaker ≤ every wire behind it, out and back, and ≤ its pin and the earth pin,
  *       since those have no fuse of their own;
@@ -39,6 +40,8 @@ final class RatingLaw {
       "Draw less at once: LED lamps, a smaller charge feed, or one that rests while the brakes are"
           + " on.";
   private static final String OTHER_WAY = "Another connector, or a relay at the trailer.";
+  private static final String RELAYS =
+      "Its own sheet decides; LED lamps, or relays fed from the battery.";
   private static final String SECOND_CONDUCTOR =
       "A second conductor beside it, or less load at once.";
   private static final String THICKER = "Thicker wire, or a run per side.";
@@ -164,6 +167,7 @@ final class RatingLaw {
     boolean crosses = own.stream().anyMatch(span -> span.duty() == Duty.CORD);
     if (crosses) {
       pin(function).ifPresent(rulings::add);
+      output(function).ifPresent(rulings::add);
     }
     wires(own).ifPresent(rulings::add);
     thinnerThanFuse(own).ifPresent(rulings::add);
@@ -190,6 +194,26 @@ final class RatingLaw {
                     function == PinFunction.EARTH ? LESS_AT_ONCE : OTHER_WAY))
         .flatMap(Optional::stream)
         .findFirst();
+  }
+
+  private Optional<Ruling> output(PinFunction function) {
+    double load = amps(function);
+    if (!ratings.module()
+        || !PinFunction.LIGHTS.contains(function)
+        || load <= Ratings.LEAST_OUTPUT) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Ruling(
+            Law.OUTPUT,
+            load > Ratings.MOST_OUTPUT ? Verdict.FAILS : Verdict.WATCH,
+            "%s at once from the module's %s output, which gives %.0f to %s by its make. %s"
+                .formatted(
+                    amps(load),
+                    function.label(),
+                    Ratings.LEAST_OUTPUT,
+                    amps(Ratings.MOST_OUTPUT),
+                    RELAYS)));
   }
 
   private Optional<Ruling> wires(List<Span> own) {

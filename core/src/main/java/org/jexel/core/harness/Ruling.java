@@ -14,6 +14,8 @@ public record Ruling(Law law, Verdict verdict, String words) {
   public enum Law {
     /** No pin carries more than its rating. */
     PIN,
+    /** No output of a module gives more than it can. */
+    OUTPUT,
     /** No wire carries more than it may. */
     WIRE,
     /** No fuse or breaker is above what is behind it, and each carries its load. */

@@ -2,6 +2,7 @@ package org.jexel.core.harness;
 
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Lamp;
@@ -66,7 +67,7 @@ public final class Scope {
 
   private boolean isNew(Span span, List<String> wantedEnds) {
     return switch (span.duty()) {
-      case VEHICLE -> newSocket() && !inVehicle(span.function());
+      case VEHICLE -> newSocket() && (!inVehicle(span.function()) || thicker(span.function()));
       case CORD -> newCord();
       case RUN ->
           newOnTrailer(span.function()) || wantedEnds.stream().anyMatch(span.to()::endsWith);
@@ -89,7 +90,15 @@ public final class Scope {
         && !rig.towConnector().takes(rig.connector());
   }
 
-  private boolean inVehicle(PinFunction function) {
+  /** A socket for lamps alone has an earth for lamps alone. */
+  private boolean thicker(PinFunction function) {
+    return function == PinFunction.EARTH
+        && Stream.of(PinFunction.BRAKE, PinFunction.CHARGE)
+            .anyMatch(heavy -> harness.has(heavy) && !inVehicle(heavy));
+  }
+
+  /** Whether the vehicle has an older socket that this function is fed from. */
+  boolean inVehicle(PinFunction function) {
     return rig.towConnectors().stream().anyMatch(socket -> socket.has(function));
   }
 

@@ -1,7 +1,6 @@
 package org.jexel.core.harness;
 
 import java.util.List;
-import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.BreakawayKit;
@@ -51,7 +50,8 @@ public final class StepPlan {
       return;
     }
     cab(acts, Phase.LIVE);
-    reverse();
+    VehicleSteps vehicle = new VehicleSteps(scope, steps);
+    vehicle.live();
     boolean dead = anything() || acts.stream().anyMatch(CabSteps.Act::opens);
     if (dead) {
       tag();
@@ -60,6 +60,7 @@ public final class StepPlan {
     if (anything()) {
       oldCord();
       new TrailerSteps(scope, units, steps).all();
+      vehicle.dead();
     }
     cab(acts, Phase.CAB);
     if (anything()) {
@@ -70,25 +71,6 @@ public final class StepPlan {
     }
     cab(acts, Phase.TEST);
     closeUp();
-  }
-
-  /** A wire that the vehicle has for itself, and that its socket has not had. */
-  private void reverse() {
-    boolean wanted =
-        scope.newSpans().stream()
-            .anyMatch(
-                span -> span.duty() == Duty.VEHICLE && span.function() == PinFunction.REVERSE);
-    if (wanted) {
-      steps.add(
-          Phase.LIVE,
-          "vehicle.reverse",
-          "Find the reverse-light wire",
-          "Live with the ignition on and reverse selected, dead in every other gear; parking brake on, engine off. Where lamps are monitored, from the isolator's output, not from the lamp's own wire.",
-          List.of("test lamp", "meter"),
-          List.of(),
-          10,
-          "Somebody's foot on the brake while reverse is selected.");
-    }
   }
 
   private boolean anything() {

@@ -279,26 +279,6 @@ final class TrailerSteps {
           20,
           "");
     }
-    if (scope.newSocket()) {
-      steps.add(
-          Phase.CONNECTOR,
-          "connector.bracket",
-          "Set out the socket's bracket and cut-out",
-          "From the vehicle's centre line, not from the bumper's edge: within the cord's reach in both turns, clear of hitch, exhaust and the tailgate's swing. Cut to the socket's own template, deburr and paint the edge.",
-          List.of("tape", "centre punch", "hole saw"),
-          List.of("bracket", "paint"),
-          20,
-          "Look behind the panel before you drill: tank, loom, spare wheel.");
-      steps.add(
-          Phase.CONNECTOR,
-          "connector.socket",
-          "Fit the socket to the vehicle, %s".formatted(scope.rig().connector().label()),
-          "Gasket on, drain downwards; breaker and fuses near the battery, left open for now.",
-          List.of("drill", "spanner"),
-          List.of("socket", "fuses"),
-          40,
-          "Left and right are exchanged at some makers' tow plugs: measure before joining.");
-    }
   }
 
   private String name(Lamp lamp) {

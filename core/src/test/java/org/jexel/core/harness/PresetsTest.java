@@ -299,6 +299,44 @@ class PresetsTest {
             });
   }
 
+  /** A 4-way that the maker fitted is where the new socket's lamps come from, its earth is not. */
+  @Test
+  void theOldSocketFeedsTheNewOnesLampsButNotItsEarth() {
+    assertThat(steps(OLD_FLATBED, Wish.CONVERT))
+        .containsSubsequence(
+            "vehicle.source", "prepare.off", "vehicle.lamps", "connector.socket", "power.on")
+        .doesNotContain("vehicle.module");
+    Scope scope =
+        new Scope(OLD_FLATBED, Wish.CONVERT, HarnessPlanner.plan(OLD_FLATBED, WireSize.GAUGES));
+    assertThat(scope.newSpans())
+        .filteredOn(span -> span.duty() == Duty.VEHICLE)
+        .extracting(Span::function)
+        .contains(PinFunction.EARTH, PinFunction.BRAKE, PinFunction.CHARGE)
+        .doesNotContain(PinFunction.TAIL, PinFunction.LEFT, PinFunction.RIGHT);
+    assertThat(steps(CART, Wish.REPLACE_CORD)).doesNotContain("vehicle.source", "vehicle.lamps");
+  }
+
+  @Test
+  void aVehicleThatWatchesItsLampsGetsAModuleBeforeItsSocket() {
+    Rig watched = watchedAnd("NONE");
+    assertThat(steps(watched, Wish.CONVERT))
+        .containsSubsequence("vehicle.module", "vehicle.lamps", "connector.socket");
+    Rig prepared = watchedAnd("FOUR_WAY");
+    assertThat(steps(prepared, Wish.CONVERT)).doesNotContain("vehicle.module");
+  }
+
+  private static Rig watchedAnd(String prep) {
+    return rig(
+        RigField.AXLE_COUNT,
+        2,
+        RigField.BRAKE_TYPE,
+        "ELECTRIC",
+        RigField.LAMPS_MONITORED,
+        "YES",
+        RigField.TOW_PREP,
+        prep);
+  }
+
   @Test
   void theTestComesBeforeTheCovers() {
     List<String> steps = steps(OLD_FLATBED, Wish.CONVERT);

@@ -2,6 +2,7 @@ package org.jexel.core.harness;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import net.jqwik.api.ForAll;
@@ -14,8 +15,12 @@ import org.jexel.core.network.RigState;
 import org.jexel.core.network.Solution;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.Lamp;
+import org.jexel.core.rig.LampRole;
+import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Side;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -215,7 +220,7 @@ class RatingLawTest {
     assertThat(circuit(harness, "charge").reason()).contains("may open in a long stop");
   }
 
-  /** A socket that does not take the planned plug is to be replaced: its ratings bind nothing. */
+  /** A socket that does not take the planned plug is to be replaced: its earth binds nothing. */
   @Test
   void ofTwoHalvesThatMateTheWeakerBinds() {
     Rig replaced = Rigs.twoAxles(RigField.TOW_CONNECTOR, "flat-4", RigField.CHARGE_AMPS, 1);
@@ -229,6 +234,58 @@ class RatingLawTest {
     assertThat(ratings.pin(PinFunction.EARTH)).isEqualTo(20);
     assertThat(ratings.pin(PinFunction.TAIL)).isEqualTo(10);
     assertThat(ratings.pin(PinFunction.BRAKE)).isInfinite();
+  }
+
+  /** Thirty markers of 4 W and two tails of 8 W at 12.8 V: 10.6 A; a 4-way's pin carries 10 A. */
+  @Test
+  void aNewSocketsLampsAreHeldToTheOldSocketTheyComeFrom() {
+    Rig direct = manyMarkers(30, RigField.TOW_CONNECTOR, "flat-4");
+    assertThat(tail(direct))
+        .anySatisfy(r -> assertThat(r.words()).contains("the tail pin, which carries 10 A"));
+    Rig mated = manyMarkers(30, RigField.TOW_CONNECTOR, "blade-7");
+    assertThat(tail(mated)).noneMatch(r -> r.law() == Ruling.Law.PIN);
+  }
+
+  /** Eighteen markers and two tails: 6.9 A running; with 30: 10.6 A and more. */
+  @Test
+  void aModulesOutputGivesSixToEightAmperes() {
+    assertThat(outputs(manyMarkers(18, RigField.LAMP_FEED, "MODULE")))
+        .containsExactly(Verdict.WATCH);
+    assertThat(outputs(manyMarkers(30, RigField.LAMP_FEED, "BUS"))).containsExactly(Verdict.FAILS);
+    assertThat(outputs(manyMarkers(6, RigField.LAMP_FEED, "MODULE"))).isEmpty();
+    assertThat(outputs(manyMarkers(30, RigField.LAMP_FEED, "DIRECT"))).isEmpty();
+  }
+
+  /** Two rear lamps and so many side markers, all filaments, behind a 7-way. */
+  private static Rig manyMarkers(int markers, Object... more) {
+    List<Lamp> lamps = new ArrayList<>();
+    for (int i = 0; i < markers + 2; i++) {
+      LampRole role = i < 2 ? LampRole.COMBINED : LampRole.SIDE_MARKER;
+      Side side = i % 2 == 0 ? Side.LEFT : Side.RIGHT;
+      lamps.add(
+          new Lamp(
+              "lamp-" + i,
+              role,
+              side,
+              4,
+              side == Side.LEFT ? 0.9 : -0.9,
+              LampTechnology.FILAMENT,
+              Lamp.State.PRESENT,
+              "",
+              true));
+    }
+    return new Rig(Rigs.twoAxles(more).sheet(), lamps, List.of());
+  }
+
+  private static List<Ruling> tail(Rig rig) {
+    return circuit(HarnessPlanner.plan(rig, WireSize.GAUGES), "tail").rulings();
+  }
+
+  private static List<Verdict> outputs(Rig rig) {
+    return tail(rig).stream()
+        .filter(ruling -> ruling.law() == Ruling.Law.OUTPUT)
+        .map(Ruling::verdict)
+        .toList();
   }
 
   /** 2.5 mm² carries 18 A, so it is no branch behind a breaker of 20 A and more. */

@@ -277,7 +277,8 @@ class WorkOfAJobTest {
   void stepsWaitForThePhaseBeforeThemAndForNoOther() {
     Map<String, Step> steps = steps(scope(TWO_AXLES, Wish.CONVERT));
     assertThat(steps.get("cab.signal").needs()).isEmpty();
-    assertThat(steps.get("prepare.off").needs()).containsExactly("cab.signal");
+    assertThat(steps.get("vehicle.source").needs()).isEmpty();
+    assertThat(steps.get("prepare.off").needs()).containsExactly("cab.signal", "vehicle.source");
     assertThat(steps.get("holes.entry").needs())
         .containsExactly("prepare.tag", "prepare.off", "prepare.old-cord");
     assertThat(steps.get("box.land").needs()).containsExactly("earth.frame");
