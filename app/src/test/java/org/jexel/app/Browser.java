@@ -34,6 +34,8 @@ public final class Browser implements AutoCloseable {
   /** Long: a busy machine is slow at times, and what never comes true is rare. */
   private static final Duration PATIENCE = Duration.ofSeconds(60);
 
+  private static final Duration BETWEEN_LOOKS = Duration.ofMillis(50);
+
   private final ChromeDriver driver;
   private final String base;
   private final Path profile;
@@ -107,7 +109,8 @@ public final class Browser implements AutoCloseable {
   }
 
   public WebElement at(String css) {
-    return new WebDriverWait(driver, PATIENCE).until(d -> d.findElement(By.cssSelector(css)));
+    return new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
+        .until(d -> d.findElement(By.cssSelector(css)));
   }
 
   public boolean has(String css) {
@@ -129,7 +132,7 @@ public final class Browser implements AutoCloseable {
   }
 
   public void await(String what, Soon soon) {
-    new WebDriverWait(driver, PATIENCE)
+    new WebDriverWait(driver, PATIENCE, BETWEEN_LOOKS)
         .withMessage(
             () -> what + " at " + path() + (has("#next-act") ? ", next " + text("#next-act") : ""))
         .ignoring(org.openqa.selenium.StaleElementReferenceException.class)

@@ -20,7 +20,6 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
-import org.openqa.selenium.support.ui.Select;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The interface as a person uses it: real pages, real database, real browser, no mouse. */
@@ -29,48 +28,17 @@ class BrowserTest {
   @LocalServerPort private int port;
 
   private Browser browser;
+  private Yard yard;
 
   @BeforeEach
   void open() {
     browser = new Browser(port);
+    yard = new Yard(browser);
   }
 
   @AfterEach
   void close() {
     browser.close();
-  }
-
-  /** Types into a figure of the open card and waits until it is taken. */
-  private void figure(String code, String typed) {
-    String id = "#f-" + code.toLowerCase().replace('_', '-') + "-0";
-    browser.at(id).sendKeys(typed, Keys.TAB);
-    browser.await(
-        code + " is taken",
-        () ->
-            browser
-                .at("[name='" + code + ".0.seen']")
-                .getDomAttribute("value")
-                .matches("[1-9]\\d*"));
-  }
-
-  private void choose(String code, String option) {
-    String id = "#f-" + code.toLowerCase().replace('_', '-') + "-0";
-    new Select(browser.at(id))
-        .getOptions().stream().filter(o -> o.getText().equals(option)).findFirst().orElseThrow();
-    browser.at(id).sendKeys(option);
-    browser.at(id).sendKeys(Keys.TAB);
-    browser.await(
-        code + " is chosen",
-        () ->
-            browser
-                .at("[name='" + code + ".0.seen']")
-                .getDomAttribute("value")
-                .matches("[1-9]\\d*"));
-  }
-
-  private void card(String card) {
-    browser.at("#card-" + card + " > h2 > a").sendKeys(Keys.ENTER);
-    browser.await(card + " is open", () -> browser.has("#card-" + card + ".open"));
   }
 
   @Test
@@ -119,21 +87,21 @@ class BrowserTest {
     browser.await("the first act", () -> browser.path().contains("/rig?card=supply"));
     String job = browser.path().split("/")[2];
 
-    card("vehicle");
-    figure("KERB_MASS", "2100");
-    figure("TOW_RATING", "2800");
-    card("supply");
-    figure("FEED_RUN", "6");
-    card("trailer");
-    figure("EMPTY_MASS", "520");
-    figure("TRAILER_PERMITTED_MASS", "1500");
-    figure("OVERALL_LENGTH", "4.4");
-    figure("DRAWBAR_LENGTH", "1.3");
-    card("axles");
-    figure("AXLE_RATING", "1600");
-    card("connection");
-    choose("BREAKAWAY_KIT", "Own box and battery");
-    figure("BREAKAWAY_CAPACITY", "7 Ah");
+    yard.card(1, "vehicle");
+    yard.figure("KERB_MASS", "2100");
+    yard.figure("TOW_RATING", "2800");
+    yard.card(1, "supply");
+    yard.figure("FEED_RUN", "6");
+    yard.card(1, "trailer");
+    yard.figure("EMPTY_MASS", "520");
+    yard.figure("TRAILER_PERMITTED_MASS", "1500");
+    yard.figure("OVERALL_LENGTH", "4.4");
+    yard.figure("DRAWBAR_LENGTH", "1.3");
+    yard.card(1, "axles");
+    yard.figure("AXLE_RATING", "1600");
+    yard.card(1, "connection");
+    yard.choose("BREAKAWAY_KIT", "Own box and battery");
+    yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
 
     knownBeforeFitting();
     browser.press(Keys.ESCAPE);
@@ -161,13 +129,13 @@ class BrowserTest {
     browser.press(Keys.ESCAPE);
     browser.at("body").sendKeys("n");
     browser.await("the road", () -> browser.path().contains("/road"));
-    stop("FIRM", "29.5");
+    yard.stop("FIRM", "29.5");
     browser.await("the next gain", () -> browser.text("#card-stop h2").contains("7.5"));
-    stop("LOCKED", "22");
+    yard.stop("LOCKED", "22");
     browser.await("the next gain", () -> browser.text("#card-stop h2").contains("gain 6"));
-    stop("VERGE", "25");
+    yard.stop("VERGE", "25");
     browser.await("a confirmation", () -> browser.text("#card-stop h2").contains("Confirm gain 6"));
-    stop("VERGE", "25.5");
+    yard.stop("VERGE", "25.5");
     browser.at("#card-settle button").sendKeys(Keys.ENTER);
     browser.await(
         "the setting",
@@ -253,7 +221,7 @@ class BrowserTest {
       if (browser.has(".card-row.open button[name=atOnce]")) {
         browser.at(".card-row.open button[name=atOnce]").sendKeys(Keys.ENTER);
       } else {
-        sayWhatIsSound();
+        yard.sound();
         browser.at(".card-row.open .round .act.primary").sendKeys(Keys.ENTER);
       }
     } else {
@@ -266,26 +234,6 @@ class BrowserTest {
             browser.has("#" + check + " .chain")
                 && browser.text("#" + check + " .chain").contains("stands"));
     assertThat(browser.text("#" + check + " h3")).contains("holds");
-  }
-
-  /** Brakes, wheels and the controller begin empty: each is said. */
-  private void sayWhatIsSound() {
-    for (WebElement word : browser.driver().findElements(By.cssSelector(".card-row.open .word"))) {
-      for (WebElement label : word.findElements(By.tagName("label"))) {
-        WebElement radio = label.findElement(By.tagName("input"));
-        boolean sound = List.of("hums", "turns freely", "wakes").contains(label.getText().strip());
-        if (sound && !radio.isSelected()) {
-          radio.sendKeys(Keys.SPACE);
-        }
-      }
-    }
-  }
-
-  private void stop(String outcome, String metres) {
-    browser.at("#outcome-" + outcome.toLowerCase()).sendKeys(Keys.SPACE);
-    browser.at("#distance").sendKeys(metres, Keys.ENTER);
-    browser.await(
-        "the stop is recorded", () -> browser.at("#distance").getDomProperty("value").isEmpty());
   }
 
   private byte[] fetch(String href) throws Exception {

@@ -35,11 +35,9 @@ final class CabSteps {
       String caution) {
     /** Whether a conductor is opened or run, so that no battery may feed it. */
     boolean opens() {
-      return id.equals(SUPPLY);
+      return id.equals(StepPlan.RUN_THE_SUPPLY);
     }
   }
-
-  private static final String SUPPLY = "cab.supply";
 
   private static final String AIRBAGS =
       "Keep clear of airbags and their way out, pedals, vents, steering column and hot parts.";
@@ -164,7 +162,7 @@ final class CabSteps {
         15,
         AIRBAGS);
     add(
-        SUPPLY,
+        StepPlan.RUN_THE_SUPPLY,
         "Run the supply, breaker by the battery",
         Phrase.of(
             "%s from the battery to the %s, breaker of %.0f A within a hand's breadth of it, its marked side that way. Leave the battery off.",

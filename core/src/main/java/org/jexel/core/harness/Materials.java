@@ -56,7 +56,7 @@ public record Materials(List<Item> items, List<String> tools) {
             lamp ->
                 items.add(
                     new Item(
-                        lamp.role().label() + ", " + lamp.technology().label(),
+                        lamp.role().label() + ", " + Phrase.within(lamp.technology().label()),
                         1,
                         lamp.side().label())));
     joints(scope, items);

@@ -21,6 +21,9 @@ public final class StepPlan {
   public static final String FIND_THE_FAULT = "repair.find";
   public static final String READ_AGAIN = "repair.again";
 
+  /** The step that cuts wire from the battery to the controller. */
+  public static final String RUN_THE_SUPPLY = "cab.supply";
+
   static final String LIVE =
       "Battery off and plug out while conductors are open; the battery is joined last.";
 

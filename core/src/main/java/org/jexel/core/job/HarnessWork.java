@@ -1,9 +1,11 @@
 package org.jexel.core.job;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.harness.Circuit;
+import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Scope;
 import org.jexel.core.harness.Step;
@@ -15,10 +17,6 @@ import org.jexel.core.rig.RigField;
 
 /** Station 2: the harness as planned, what of it is work for this job, and how far that is. */
 public final class HarnessWork {
-  /** Lengths without which runs and drops mean little. */
-  private static final List<RigField> LENGTHS =
-      List.of(RigField.FEED_RUN, RigField.OVERALL_LENGTH, RigField.DRAWBAR_LENGTH);
-
   private final Rig rig;
   private final Set<String> ticked;
   private final BenchWork bench;
@@ -68,11 +66,22 @@ public final class HarnessWork {
     return steps().stream().filter(step -> !done(step)).findFirst();
   }
 
-  /** The first length that nobody has measured, where wire is to be cut by it. */
+  /** The first length that nobody has measured, of those by which wire is to be cut. */
   Optional<RigField> unmeasured() {
-    return scope().newSpans().isEmpty()
-        ? Optional.empty()
-        : RigWork.unentered(rig, LENGTHS.stream());
+    Set<RigField> lengths = EnumSet.noneOf(RigField.class);
+    scope().newSpans().forEach(span -> lengths.addAll(cutBy(span.duty())));
+    if (steps().stream().anyMatch(step -> step.id().equals(StepPlan.RUN_THE_SUPPLY))) {
+      lengths.addAll(cutBy(Duty.VEHICLE));
+    }
+    return RigWork.unentered(rig, lengths.stream());
+  }
+
+  private static List<RigField> cutBy(Duty duty) {
+    return switch (duty) {
+      case VEHICLE -> List.of(RigField.FEED_RUN);
+      case CORD, BREAKAWAY -> List.of(RigField.DRAWBAR_LENGTH);
+      case RUN, TRUNK, ACROSS -> List.of(RigField.OVERALL_LENGTH, RigField.DRAWBAR_LENGTH);
+    };
   }
 
   StationState state() {

@@ -57,7 +57,7 @@ final class NextActs {
       case REPAIR -> Stream.of(this::symptom);
       case ANNUAL -> Stream.empty();
       case NEW_CONTROLLER ->
-          Stream.of(this::controllerKind, this::feedRun, this::knownBeforeFitting, this::wiring);
+          Stream.of(this::controllerKind, this::length, this::knownBeforeFitting, this::wiring);
       case NEW_BUILD, CONVERT, REPLACE_CORD, ADD_LAMPS, ADD_BREAKAWAY ->
           Stream.of(this::length, this::controllerKind, this::wiring);
     };
@@ -72,7 +72,7 @@ final class NextActs {
     return Stream.of(
         this::step,
         () -> inTheCab(EVERY_TOPIC, Verdict.FAILS),
-        () -> inTheCab(EVERY_TOPIC, Verdict.NOT_YET),
+        () -> isDriven() ? inTheCab(EVERY_TOPIC, Verdict.NOT_YET) : Optional.empty(),
         this::breakaway,
         this::plate,
         this::onTheRoad);
@@ -133,12 +133,6 @@ final class NextActs {
 
   private Optional<NextAct> length() {
     return work.harness().unmeasured().map(NextActs::measure);
-  }
-
-  /** The drop in the controller's supply hangs on it. */
-  private Optional<NextAct> feedRun() {
-    return RigWork.unentered(work.record().rig(), Stream.of(RigField.FEED_RUN))
-        .map(NextActs::measure);
   }
 
   private static NextAct measure(RigField field) {

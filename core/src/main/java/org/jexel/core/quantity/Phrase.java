@@ -22,9 +22,12 @@ public final class Phrase {
     return count + " " + (count == 1 ? one : more);
   }
 
-  /** As words stand within a sentence. */
+  /** As words stand within a sentence; an abbreviation stays as it is. */
   public static String within(String words) {
-    return words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+    boolean abbreviated = words.length() > 1 && Character.isUpperCase(words.charAt(1));
+    return abbreviated
+        ? words
+        : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
   }
 
   /** As words open a sentence. */

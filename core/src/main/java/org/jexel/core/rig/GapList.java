@@ -190,7 +190,8 @@ public final class GapList {
                   .map(lamp -> lamp.role().label() + ", " + lamp.side().label())
                   .distinct()
                   .reduce((a, b) -> a + "; " + b)
-                  .orElseThrow(),
+                  .orElseThrow()
+                  .concat("."),
               "Holes, grommets, feed and return for each.",
               Verdict.WATCH));
     }

@@ -72,10 +72,10 @@ class WorkOfAJobTest {
                 Map.ofEntries(
                     Map.entry("4-way flat plug with strain relief", 1),
                     Map.entry("junction box, 4 studs", 1),
-                    Map.entry("Rear lamp, Filament", 2),
-                    Map.entry("Side marker, Filament", 4),
-                    Map.entry("Front marker, Filament", 2),
-                    Map.entry("Plate lamp, Filament", 1),
+                    Map.entry("Rear lamp, filament", 2),
+                    Map.entry("Side marker, filament", 4),
+                    Map.entry("Front marker, filament", 2),
+                    Map.entry("Plate lamp, filament", 1),
                     Map.entry("ring M5 × 12 AWG", 1),
                     Map.entry("ring M5 × 16 AWG", 7),
                     Map.entry("sealed sleeve 16 AWG", 28),
@@ -92,7 +92,7 @@ class WorkOfAJobTest {
     assertThat(items(scope))
         .containsExactlyInAnyOrderEntriesOf(
             Map.of(
-                "Plate lamp, Filament", 1,
+                "Plate lamp, filament", 1,
                 "sealed sleeve 16 AWG", 2,
                 "grommet for 8.0 mm", 1,
                 "P-clip with screw", 2));

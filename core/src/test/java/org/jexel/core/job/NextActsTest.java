@@ -149,7 +149,7 @@ class NextActsTest {
   void lengthsAreAskedBeforeTheStepsOfWhatIsWired() {
     entered(UNBRAKED);
     wish = Wish.NEW_BUILD;
-    assertThat(next().text()).isEqualTo("Measure: tow vehicle, wire run, battery to socket");
+    assertThat(next().text()).isEqualTo("Measure: trailer, overall length with drawbar");
     assertThat(state(Station.HARNESS)).isEqualTo(StationState.UNDER_WAY);
     entered(LENGTHS);
     assertThat(next().aim()).isEqualTo(new Aim.DoStep());
@@ -157,6 +157,37 @@ class NextActsTest {
     entered(UNBRAKED);
     wish = Wish.ANNUAL;
     assertThat(state(Station.HARNESS)).isNotEqualTo(StationState.UNDER_WAY);
+  }
+
+  /** A cord is cut by the drawbar, a supply by its run; what is built in takes no wire at all. */
+  @Test
+  void onlyTheLengthsThatWireIsCutByAreAsked() {
+    entered(BRAKED);
+    wish = Wish.REPLACE_CORD;
+    assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.DRAWBAR_LENGTH));
+    wish = Wish.NEW_CONTROLLER;
+    entered(new Object[] {RigField.CONTROLLER_KIND, "WIRELESS"});
+    assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.FEED_RUN));
+    entered(new Object[] {RigField.CONTROLLER_KIND, "BUILT_IN"});
+    assertThat(next().aim()).isNotInstanceOf(Aim.Enter.class);
+    entered(
+        new Object[] {
+          RigField.CONTROLLER_KIND, "UNDER_DASH", RigField.TOW_PREP, "CONTROLLER_PLUG"
+        });
+    assertThat(next().aim()).isNotInstanceOf(Aim.Enter.class);
+  }
+
+  /** Whoever changes a cord takes no trim off; what is wrong in the cab is said all the same. */
+  @Test
+  void theCabIsAskedOnlyWhereBrakesAreDriven() {
+    entered(BRAKED, LENGTHS, new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    wish = Wish.REPLACE_CORD;
+    entered(new Object[] {RigField.CONTROLLER_KIND, "UNDER_DASH"});
+    prove();
+    ticked = ticks();
+    assertThat(next().aim()).isEqualTo(new Aim.HandOver());
+    wish = Wish.ANNUAL;
+    assertThat(next().station()).isEqualTo(Station.CAB);
   }
 
   @Test
