@@ -82,6 +82,8 @@ class FinderWalkTest {
       new Select(browser.at("#start")).selectByVisibleText(noticed);
       browser.at("#start").submit();
       browser.await("it begins there", () -> browser.path().contains("start="));
+      assertThat(new Select(browser.at("#start")).getFirstSelectedOption().getText())
+          .isEqualTo(noticed);
     }
     int taken = 0;
     while (!answered() && taken < PATIENCE) {

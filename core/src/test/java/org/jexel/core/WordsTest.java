@@ -5,11 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
-import java.util.regex.Pattern;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.harness.Harness;
@@ -30,18 +28,6 @@ import org.junit.jupiter.api.Test;
 /** Every sentence that rigs of all kinds can show, read for what no person would write. */
 class WordsTest {
   private static final int RIGS = 12;
-
-  /** What is wrong with a sentence, and how it shows. */
-  private static final Map<String, Pattern> WRONG =
-      Map.of(
-          "a word twice", Pattern.compile("(?i)\\b([a-z]{2,})[,:]? \\1\\b"),
-          "a raw id", Pattern.compile("[a-z0-9]_[a-z0-9]|\\bbret\\b|\\b[a-z]+\\d+ (left|right)\\b"),
-          "an enum's name", Pattern.compile("\\b[A-Z]{2,}_[A-Z]+"),
-          "a lost plural", Pattern.compile("(?<![\\d.,/])\\b1 (?!s\\b)[a-z]{2,}[^s ]s\\b"),
-          "a lost singular",
-              Pattern.compile("(?<![\\d.,/])\\b[2-9] (conductor|ring|lamp|branch)\\b"),
-          "a hole", Pattern.compile("null|  |\\s,|\\(\\)|%s|\\bNaN\\b"),
-          "two prepositions", Pattern.compile("\\b(on|to|at|from) (in|at|on)\\b"));
 
   private static Rig drawn(Random dice) {
     return Rigs.rig(
@@ -99,12 +85,7 @@ class WordsTest {
     List<String> wrong = new ArrayList<>();
     for (int i = 0; i < RIGS; i++) {
       for (String sentence : sentences(drawn(dice))) {
-        WRONG.forEach(
-            (what, pattern) -> {
-              if (pattern.matcher(sentence).find()) {
-                wrong.add(what + ": " + sentence);
-              }
-            });
+        wrong.addAll(Wording.wrong(sentence));
       }
     }
     assertThat(wrong.stream().distinct()).isEmpty();

@@ -1,12 +1,14 @@
 package org.jexel.app.drawing;
 
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.StationState;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Verdict;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.util.HtmlUtils;
 
 /**
  * The shapes of verdicts and states: disc holds, triangle watch, square fails, ring not yet, half
@@ -17,6 +19,7 @@ public class Shapes {
   private static final String HEAD =
       "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 16 16\" aria-hidden=\"true\""
           + " class=\"shape ";
+  private static final Pattern INDEX = Pattern.compile("_(\\w+)");
   private static final Map<String, Measure> MEASURES = Measure.byName();
   private static final Map<String, String> SHAPES =
       Map.of(
@@ -52,6 +55,11 @@ public class Shapes {
   @ModelAttribute("measure")
   Map<String, Measure> measure() {
     return MEASURES;
+  }
+
+  /** A formula or a symbol with its indices set below the line, as HTML. */
+  public String lowered(String formula) {
+    return INDEX.matcher(HtmlUtils.htmlEscape(formula, "UTF-8")).replaceAll("<sub>$1</sub>");
   }
 
   public String of(StationState state) {
