@@ -2,6 +2,8 @@ package org.jexel.app.breakaway;
 
 import java.util.HashMap;
 import java.util.Map;
+import org.jexel.app.entry.FieldViews;
+import org.jexel.app.entry.RigCards;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.StationPages;
@@ -15,11 +17,15 @@ import org.jexel.core.rig.RigSheet;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
 /** Station 5: the breakaway. */
 @Controller
 class BreakawayController {
+  /** The card of cable and chains. */
+  static final String CABLE = RigCards.CABLE.id();
+
   private final JobFiles files;
   private final StationPages pages;
 
@@ -29,9 +35,14 @@ class BreakawayController {
   }
 
   @GetMapping("/jobs/{ref}/breakaway")
-  ModelAndView breakaway(@PathVariable String ref, Person person) {
+  ModelAndView breakaway(
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "kit") String card,
+      @RequestParam(defaultValue = "45") double turn,
+      Person person) {
     JobFile file = files.open(ref, person);
     Map<String, Object> view = new HashMap<>();
+    String open = card.equals(CABLE) ? CABLE : "kit";
     BreakawayLoad facts = file.work().breakaway().load();
     view.put("facts", facts);
     view.put("holding", facts.holding().orElse(null));
@@ -39,7 +50,17 @@ class BreakawayController {
     view.put("seen", !file.rig().sheet().choice(RigField.BREAKAWAY_KIT).assumed());
     view.put("capacity", file.rig().sheet().figure(RigField.BREAKAWAY_CAPACITY));
     view.put("ageWords", ageWords(file, facts));
-    return pages.page(file, Station.BREAKAWAY, "kit", view);
+    view.put("cable", file.work().breakaway().cable());
+    if (open.equals(CABLE)) {
+      double degrees = Double.isFinite(turn) ? Math.max(-120, Math.min(120, turn)) : 0;
+      view.put("turn", Math.round(degrees));
+      view.put("fields", FieldViews.of(RigCards.CABLE, file));
+      view.put(
+          "drawing",
+          CableDrawing.draw(
+              file.work().breakaway().cable(), Math.toRadians(degrees), file.units()));
+    }
+    return pages.page(file, Station.BREAKAWAY, open, view);
   }
 
   private static String ageWords(JobFile file, BreakawayLoad facts) {

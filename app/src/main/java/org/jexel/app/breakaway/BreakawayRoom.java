@@ -18,7 +18,7 @@ class BreakawayRoom implements StationRoom {
 
   @Override
   public String card(Aim aim) {
-    return "kit";
+    return aim instanceof Aim.FitCable ? BreakawayController.CABLE : "kit";
   }
 
   @Override

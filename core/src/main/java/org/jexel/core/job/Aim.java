@@ -31,6 +31,9 @@ public sealed interface Aim {
   /** A breakaway is to be fitted. */
   record FitBreakaway() implements Aim {}
 
+  /** The breakaway's cable is to be measured, or changed. */
+  record FitCable() implements Aim {}
+
   /** The stops say that something is wrong. */
   record LookForCause() implements Aim {}
 

@@ -1,7 +1,9 @@
 package org.jexel.core.job;
 
 import org.jexel.core.breakaway.BreakawayLoad;
+import org.jexel.core.breakaway.CableFit;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Rig;
@@ -12,14 +14,32 @@ import org.jexel.core.rig.RigSheet;
 public final class BreakawayWork {
   private final Rig rig;
   private final Once<BreakawayLoad> load;
+  private final Once<CableFit> cable;
 
-  BreakawayWork(JobRecord record, Once<Harness> plan) {
+  BreakawayWork(JobRecord record, Once<Harness> plan, UnitSystem units) {
     this.rig = record.rig();
+    this.cable = new Once<>(() -> CableFit.of(rig.sheet(), units));
     this.load = new Once<>(() -> BreakawayLoad.of(rig, plan.get()));
   }
 
   public BreakawayLoad load() {
     return load.get();
+  }
+
+  /** Its cable, against the tightest turn and against the chains. */
+  public CableFit cable() {
+    return cable.get();
+  }
+
+  /**
+   * Whether the cable does not fit, or is still to be measured.
+   *
+   * @param wanted whether this job asks for its measure
+   */
+  boolean cableAsks(boolean wanted) {
+    return rig.hasElectricBrakes()
+        && !isMissing()
+        && (cable().verdict() == Verdict.FAILS || wanted && !cable().known());
   }
 
   /** Whether electric brakes stand without a kit. */
@@ -38,8 +58,8 @@ public final class BreakawayWork {
           ? StationState.NOT_YET
           : StationState.FAILS;
     }
-    return sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed()
-        ? StationState.UNDER_WAY
-        : StationState.computed(load().verdict().orElse(Verdict.WATCH));
+    boolean known = !sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed() && cable().known();
+    Verdict worst = load().verdict().orElse(Verdict.WATCH).and(cable().verdict());
+    return known || worst == Verdict.FAILS ? StationState.computed(worst) : StationState.UNDER_WAY;
   }
 }

@@ -20,6 +20,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Wish;
 import org.jexel.core.road.GainAdvice;
 
 /**
@@ -74,6 +75,7 @@ final class NextActs {
         () -> inTheCab(EVERY_TOPIC, Verdict.FAILS),
         () -> isDriven() ? inTheCab(EVERY_TOPIC, Verdict.NOT_YET) : Optional.empty(),
         this::breakaway,
+        this::cable,
         this::plate,
         this::onTheRoad);
   }
@@ -249,6 +251,15 @@ final class NextActs {
     return work.breakaway().isMissing()
         ? Optional.of(
             act(Station.BREAKAWAY, new Aim.FitBreakaway(), "Fit a breakaway and enter its battery"))
+        : Optional.empty();
+  }
+
+  /** Where a kit is fitted or a trailer is driven; one that does not fit is always said. */
+  private Optional<NextAct> cable() {
+    boolean asked = isDriven() || work.record().wish() == Wish.ADD_BREAKAWAY;
+    return work.breakaway().cableAsks(asked)
+        ? Optional.of(
+            act(Station.BREAKAWAY, new Aim.FitCable(), work.breakaway().cable().worst().words()))
         : Optional.empty();
   }
 

@@ -151,6 +151,22 @@ final class Defaults {
       case BREAKAWAY_X ->
           Assumption.of(0.3 * sheet.si(RigField.DRAWBAR_LENGTH), "near the coupler");
       case BREAKAWAY_Y -> Assumption.of(0, "in line with the pull");
+      case CABLE_LENGTH -> Assumption.of(Double.NaN, "not known until it is measured");
+      case CABLE_FIXING -> Assumption.of(CableFixing.OWN_EYE, "where it belongs; look");
+      case FIXING_X -> Assumption.of(0.15, "on the hitch's cross member");
+      case FIXING_Y -> Assumption.of(0.1, "beside the receiver");
+      case FIXING_Z -> Assumption.of(-0.1, "at the height of the cross member");
+      case SWITCH_Z -> Assumption.of(0.05, "on the drawbar's upper flange");
+      case SWITCH_TURNED -> Assumption.of(0, "pointing straight ahead");
+      case GREATEST_TURN -> Assumption.of(Math.toRadians(90), "square across, as in a yard");
+      case CHAINS_CROSSED -> Assumption.of(YesNo.YES, "usual, so that they catch the drawbar");
+      case CHAIN_LENGTH -> Assumption.of(0.9, "a usual pair");
+      case CHAIN_EYE_X -> Assumption.of(0.15, "on the hitch's cross member");
+      case CHAIN_EYE_Y -> Assumption.of(0.12, "either side of the receiver");
+      case CHAIN_EYE_Z -> Assumption.of(-0.1, "at the height of the cross member");
+      case CHAIN_END_X -> Assumption.of(0.25, "behind the coupler");
+      case CHAIN_END_Y -> Assumption.of(0.06, "on the drawbar's flanks");
+      case CHAIN_END_Z -> Assumption.of(-0.1, "under the drawbar");
       case CONTROLLER_KIND -> controllerKind(sheet);
       case GAIN_LEAST -> Assumption.of(0, "a scale from 0 to 10");
       case GAIN_GREATEST -> Assumption.of(10, "a scale from 0 to 10");

@@ -98,6 +98,31 @@ public enum RigField {
   BREAKAWAY_Y(
       TRAILER, "Breakaway switch, left of the middle", Measure.LENGTH, -1.6, 1.6, 0, CHOSEN),
 
+  CABLE_LENGTH(TRAILER, "Cable, eye to pin", Measure.SMALL_LENGTH, 0.05, 4, 0, MEASURED),
+  CABLE_FIXING(TOW, "Cable hangs on", CableFixing.class, MEASURED),
+  FIXING_X(TOW, "Fixing point, ahead of the ball", Measure.SMALL_LENGTH, -0.5, 2, 0, MEASURED),
+  FIXING_Y(TOW, "Fixing point, left of the middle", Measure.SMALL_LENGTH, -1.2, 1.2, 0, MEASURED),
+  FIXING_Z(TOW, "Fixing point, above the ball", Measure.SMALL_LENGTH, -0.8, 1.2, 0, MEASURED),
+  SWITCH_Z(TRAILER, "Switch, above the ball", Measure.SMALL_LENGTH, -0.6, 1, 0, MEASURED),
+  SWITCH_TURNED(
+      TRAILER, "Switch, turned from straight ahead", Measure.DEGREES, 0, Math.PI, 0, MEASURED),
+  GREATEST_TURN(
+      TRAILER,
+      "Greatest turn, either way",
+      Measure.DEGREES,
+      Math.toRadians(20),
+      Math.toRadians(120),
+      0,
+      MEASURED),
+  CHAINS_CROSSED(TRAILER, "Chains crossed", YesNo.class, MEASURED),
+  CHAIN_LENGTH(TRAILER, "Chain, eye to eye", Measure.SMALL_LENGTH, 0.2, 3, 0.1, MEASURED),
+  CHAIN_EYE_X(TOW, "Chain eyes, ahead of the ball", Measure.SMALL_LENGTH, -0.3, 1, 0, MEASURED),
+  CHAIN_EYE_Y(TOW, "Chain eyes, out of the middle", Measure.SMALL_LENGTH, 0, 0.8, 0, MEASURED),
+  CHAIN_EYE_Z(TOW, "Chain eyes, above the ball", Measure.SMALL_LENGTH, -0.6, 0.5, 0, MEASURED),
+  CHAIN_END_X(TRAILER, "Chain ends, behind the ball", Measure.SMALL_LENGTH, 0, 2, 0, MEASURED),
+  CHAIN_END_Y(TRAILER, "Chain ends, out of the middle", Measure.SMALL_LENGTH, 0, 0.8, 0, MEASURED),
+  CHAIN_END_Z(TRAILER, "Chain ends, above the ball", Measure.SMALL_LENGTH, -0.6, 0.5, 0, MEASURED),
+
   CONTROLLER_KIND(CONTROLLER, "Kind", ControllerKind.class, MEASURED),
   GAIN_LEAST(CONTROLLER, "Scale, least", Measure.GAIN, 0, 50, 0, PLATE),
   GAIN_GREATEST(CONTROLLER, "Scale, greatest", Measure.GAIN, 0.5, 100, 0, PLATE),
@@ -234,6 +259,7 @@ public enum RigField {
     return this == WEIGHED_TONGUE
         || this == WEIGHED_AXLES
         || this == BREAKER_FITTED
+        || this == CABLE_LENGTH
         || this == BREAKAWAY_AGE;
   }
 }

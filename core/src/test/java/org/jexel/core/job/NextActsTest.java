@@ -56,6 +56,25 @@ class NextActsTest {
     RigField.GAIN_STEP,
     0.5
   };
+  private static final Object[] KIT = {
+    RigField.BREAKAWAY_KIT, "OWN_BATTERY", RigField.CABLE_LENGTH, 0.7
+  };
+  private static final Object[] COUPLING = {
+    RigField.FIXING_X, 0.15,
+    RigField.FIXING_Y, 0.1,
+    RigField.FIXING_Z, -0.1,
+    RigField.BREAKAWAY_X, 0.4,
+    RigField.BREAKAWAY_Y, 0,
+    RigField.SWITCH_Z, 0.05,
+    RigField.GREATEST_TURN, 1.57,
+    RigField.CHAIN_LENGTH, 1.0,
+    RigField.CHAIN_EYE_X, 0.15,
+    RigField.CHAIN_EYE_Y, 0.12,
+    RigField.CHAIN_EYE_Z, -0.1,
+    RigField.CHAIN_END_X, 0.25,
+    RigField.CHAIN_END_Y, 0.06,
+    RigField.CHAIN_END_Z, -0.1
+  };
   private static final Object[] UNBRAKED = {
     RigField.BRAKE_TYPE, "NONE", RigField.TRAILER_CONNECTOR, "blade-7"
   };
@@ -180,7 +199,7 @@ class NextActsTest {
   /** Whoever changes a cord takes no trim off; what is wrong in the cab is said all the same. */
   @Test
   void theCabIsAskedOnlyWhereBrakesAreDriven() {
-    entered(BRAKED, LENGTHS, new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(BRAKED, LENGTHS, KIT);
     wish = Wish.REPLACE_CORD;
     entered(new Object[] {RigField.CONTROLLER_KIND, "UNDER_DASH"});
     prove();
@@ -192,7 +211,7 @@ class NextActsTest {
 
   @Test
   void platesAreReadBeforeTheLoadIsDriven() {
-    entered(BRAKED, CONTROLLER, new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(BRAKED, CONTROLLER, KIT);
     prove();
     assertThat(next().text()).isEqualTo("Read the plate: tow vehicle, kerb mass");
     assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.KERB_MASS));
@@ -205,7 +224,7 @@ class NextActsTest {
   @Test
   void aFaultJobIsDrivenOnlyAfterWorkOnTheBrakes() {
     entered(BRAKED, LENGTHS, CONTROLLER);
-    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(KIT);
     wish = Wish.REPAIR;
     prove();
     mend("socket.tail");
@@ -222,7 +241,7 @@ class NextActsTest {
   @Test
   void whoAdjustedAWheelDrivesAsWell() {
     entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
-    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(KIT);
     wish = Wish.REPAIR;
     prove();
     read("heats.magnet_axle1_left", 0);
@@ -244,7 +263,9 @@ class NextActsTest {
     entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
     entered(
         new Object[] {
-          RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC", RigField.BREAKAWAY_KIT, "OWN_BATTERY"
+          RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
+          RigField.BREAKAWAY_KIT, "OWN_BATTERY",
+          RigField.CABLE_LENGTH, 0.7
         });
     assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
     prove();
@@ -338,7 +359,7 @@ class NextActsTest {
     assertThat(next().aim()).isEqualTo(new Aim.FitController(Fitting.Topic.CONTROLLER));
     entered(CONTROLLER);
     assertThat(next().aim()).isEqualTo(new Aim.FitBreakaway());
-    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(KIT);
     prove();
     assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
     assertThat(next().text()).isEqualTo("Try a stop at gain 5");
@@ -353,7 +374,7 @@ class NextActsTest {
   @Test
   void theStopsLeadToTheGainAndItsSettingEndsTheRoad() {
     entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
-    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(KIT);
     prove();
     assertThat(state(Station.ROAD)).isEqualTo(StationState.NOT_YET);
     stop(9, TestStop.Way.PEDAL, Outcome.LOCKED);
@@ -373,7 +394,7 @@ class NextActsTest {
   @Test
   void stopsOfOneSurfaceAndOneLoadFindAGainForThemAlone() {
     entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
-    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(KIT);
     prove();
     stop(5, TestStop.Way.LEVER, Outcome.FIRM);
     assertThat(work().road().advice().lower()).isEqualTo(5);
@@ -403,7 +424,7 @@ class NextActsTest {
   @Test
   void noLockAtTheTopOfTheScaleIsAFault() {
     entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
-    entered(new Object[] {RigField.BREAKAWAY_KIT, "OWN_BATTERY"});
+    entered(KIT);
     prove();
     stop(10, TestStop.Way.LEVER, Outcome.FIRM);
     stop(10, TestStop.Way.LEVER, Outcome.FIRM);
@@ -456,6 +477,10 @@ class NextActsTest {
           RigField.BREAKAWAY_AGE,
           3e7
         });
+    assertThat(state(Station.BREAKAWAY)).as("no cable").isEqualTo(StationState.UNDER_WAY);
+    entered(new Object[] {RigField.CABLE_LENGTH, 0.7});
+    assertThat(state(Station.BREAKAWAY)).as("assumed eyes").isEqualTo(StationState.WATCH);
+    entered(COUPLING);
     for (Station station : Station.values()) {
       assertThat(state(station)).as(station.label()).isNotEqualTo(StationState.HOLDS);
     }

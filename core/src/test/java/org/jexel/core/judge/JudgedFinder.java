@@ -141,8 +141,9 @@ public final class JudgedFinder {
     if (tell && !good) {
       System.out.printf(
           Locale.ROOT,
-          "  %s%s -> %s%n",
+          "  %s%s%s -> %s%n",
           wrong ? "SURE AND WRONG " : "",
+          tallies.length == 1 ? "(seen closer only) " : "",
           mischief.told()
               + seen.stream()
                   .map(x -> x.check().replaceAll("^(look[^.]*|hums|turns).*", "$1"))

@@ -1,0 +1,126 @@
+package org.jexel.core.breakaway;
+
+import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
+import org.jexel.core.rig.YesNo;
+
+/**
+ * Cable and chains between vehicle and trailer, trailer straight behind.
+ *
+ * @param fixing where the cable hangs on the vehicle
+ * @param pin of the breakaway switch, on the trailer
+ * @param chains between the hitch and the drawbar
+ * @param turn the greatest that the trailer turns, either way, rad
+ */
+public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn) {
+  /** Rise and fall of the road under the coupling, rad. */
+  public static final double PITCH = Math.toRadians(10);
+
+  public Coupling {
+    chains = List.copyOf(chains);
+  }
+
+  /**
+   * @param vehicle its eye on the hitch
+   * @param trailer where it leaves the drawbar
+   * @param length eye to eye, m
+   */
+  public record Chain(Point vehicle, Point trailer, double length) {}
+
+  public static Coupling of(RigSheet sheet) {
+    Point fixing =
+        new Point(
+            sheet.si(RigField.FIXING_X), sheet.si(RigField.FIXING_Y), sheet.si(RigField.FIXING_Z));
+    Point pin =
+        new Point(
+            -sheet.si(RigField.BREAKAWAY_X),
+            sheet.si(RigField.BREAKAWAY_Y),
+            sheet.si(RigField.SWITCH_Z));
+    boolean crossed = sheet.choice(RigField.CHAINS_CROSSED, YesNo.class) == YesNo.YES;
+    List<Chain> chains =
+        Stream.of(1, -1).map(side -> chain(sheet, side, crossed ? -side : side)).toList();
+    return new Coupling(fixing, pin, chains, sheet.si(RigField.GREATEST_TURN));
+  }
+
+  private static Chain chain(RigSheet sheet, int hitchSide, int drawbarSide) {
+    return new Chain(
+        new Point(
+            sheet.si(RigField.CHAIN_EYE_X),
+            hitchSide * sheet.si(RigField.CHAIN_EYE_Y),
+            sheet.si(RigField.CHAIN_EYE_Z)),
+        new Point(
+            -sheet.si(RigField.CHAIN_END_X),
+            drawbarSide * sheet.si(RigField.CHAIN_END_Y),
+            sheet.si(RigField.CHAIN_END_Z)),
+        sheet.si(RigField.CHAIN_LENGTH));
+  }
+
+  /** From the fixing point to the pin of a trailer that stands so and has come back so far, m. */
+  public double cable(Point.Turn turn, Point back) {
+    return fixing.to(pin.on(turn).plus(back));
+  }
+
+  /**
+   * How far a trailer that came off can move back before the first chain is taut, m; 0 where one is
+   * taut already.
+   *
+   * @param way its direction, of length 1
+   */
+  public double slack(Point.Turn turn, Point way) {
+    return chains.stream()
+        .mapToDouble(chain -> until(chain.vehicle, chain.trailer.on(turn), way, chain.length))
+        .min()
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+
+  /**
+   * The way s along u after which a line from a to b + s·u has a length: |a − b − s·u| = l, so s =
+   * d·u + √((d·u)² − d² + l²) with d = a − b.
+   */
+  static double until(Point a, Point b, Point way, double length) {
+    Point between = a.minus(b);
+    double along = between.dot(way);
+    double under = along * along - between.dot(between) + length * length;
+    return under < 0 ? 0 : Math.max(0, along + Math.sqrt(under));
+  }
+
+  /** Every way that the trailer may stand, to so many degrees. */
+  Stream<Point.Turn> turns(int degrees) {
+    long steps = Math.max(1, Math.round(Math.toDegrees(turn) / degrees));
+    return DoubleStream.iterate(-steps, k -> k <= steps, k -> k + 1)
+        .map(k -> k * turn / steps)
+        .boxed()
+        .flatMap(
+            yaw -> Stream.of(-1.0, -0.5, 0.0, 0.5, 1.0).map(p -> new Point.Turn(yaw, p * PITCH)));
+  }
+
+  /**
+   * Ways in which a trailer that came off falls back: from along its own drawbar to straight behind
+   * the vehicle.
+   */
+  static Stream<Point> ways(Point.Turn turn) {
+    return IntStream.rangeClosed(0, 8)
+        .mapToDouble(eighth -> eighth * turn.yaw() / 8)
+        .mapToObj(yaw -> new Point(-Math.cos(yaw), -Math.sin(yaw), 0));
+  }
+
+  Coupling fixedAt(Point other) {
+    return new Coupling(other, pin, chains, turn);
+  }
+
+  Coupling pinnedAt(Point other) {
+    return new Coupling(fixing, other, chains, turn);
+  }
+
+  Coupling chained(double longer) {
+    return new Coupling(
+        fixing,
+        pin,
+        chains.stream().map(c -> new Chain(c.vehicle, c.trailer, c.length + longer)).toList(),
+        turn);
+  }
+}

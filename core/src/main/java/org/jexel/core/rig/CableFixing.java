@@ -1,0 +1,36 @@
+package org.jexel.core.rig;
+
+/** What the breakaway cable hangs on, on the vehicle. */
+public enum CableFixing implements Option {
+  OWN_EYE("An eye of its own on the vehicle", ""),
+  FRAME("The vehicle's frame or cross member", ""),
+  CHAIN(
+      "A safety chain or its hook",
+      "A chain that tears or comes off its eye takes the cable with it."),
+  BALL_MOUNT(
+      "The ball mount or its pin",
+      "The mount can slip out of its receiver, and then the cable leaves with what it was to survive."),
+  COUPLER(
+      "The coupler or the drawbar",
+      "It belongs to the trailer and leaves with it: the pin would never be drawn."),
+  BUMPER(
+      "A bumper or a trim part", "It is not made to be pulled: it may tear before the pin comes.");
+
+  private final String label;
+  private final String refused;
+
+  CableFixing(String label, String refused) {
+    this.label = label;
+    this.refused = refused;
+  }
+
+  /** Why it is no place for the cable; empty where it may hang there. */
+  public String refused() {
+    return refused;
+  }
+
+  @Override
+  public String label() {
+    return label;
+  }
+}
