@@ -102,6 +102,8 @@ class BrowserTest {
     yard.card(1, "connection");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
     yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
+    yard.card(5, "cable");
+    yard.figure("CABLE_LENGTH", "70 cm");
 
     knownBeforeFitting();
     browser.press(Keys.ESCAPE);

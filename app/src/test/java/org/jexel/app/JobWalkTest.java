@@ -68,6 +68,27 @@ class JobWalkTest {
     yard.card(1, "connection");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
     yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
+    yard.card(5, "cable");
+    yard.figure("CABLE_LENGTH", "700 mm");
+  }
+
+  /** Tape and eye on a coupling: everything that the cable's window hangs on. */
+  private void coupling(String fixingLeft, String chain) {
+    yard.card(5, "cable");
+    yard.figure("FIXING_X", "15 cm");
+    yard.figure("FIXING_Y", fixingLeft);
+    yard.figure("FIXING_Z", "-10 cm");
+    yard.figure("BREAKAWAY_X", "40 cm");
+    yard.figure("BREAKAWAY_Y", "0");
+    yard.figure("SWITCH_Z", "5 cm");
+    yard.figure("GREATEST_TURN", "90");
+    yard.figure("CHAIN_LENGTH", chain);
+    yard.figure("CHAIN_EYE_X", "15 cm");
+    yard.figure("CHAIN_EYE_Y", "12 cm");
+    yard.figure("CHAIN_EYE_Z", "-10 cm");
+    yard.figure("CHAIN_END_X", "25 cm");
+    yard.figure("CHAIN_END_Y", "6 cm");
+    yard.figure("CHAIN_END_Z", "-10 cm");
   }
 
   private void scale() {
@@ -280,6 +301,24 @@ class JobWalkTest {
     }
     assertThat(yard.next()).contains("Battery, engine off");
     tookTheActsThatAreTold(15);
+  }
+
+  @Test
+  void aCableThatDragsTheWheelsInATurnIsNamedTooShort() throws Exception {
+    start("FLATBED", "REPAIR", TWO_AXLES + SEVEN_WAYS + UNDER_DASH);
+    coupling("10 cm", "1 m");
+    yard.figure("CABLE_LENGTH", "55 cm");
+    assertThat(yard.page()).contains("too short: turned by", "it pulls the pin");
+    tookTheActsThatAreTold(12);
+  }
+
+  @Test
+  void whereTheChainsHoldFirstTheMoveThatHelpsIsNamed() throws Exception {
+    start("FLATBED", "REPAIR", TWO_AXLES + SEVEN_WAYS + UNDER_DASH);
+    coupling("30 cm", "80 cm");
+    assertThat(yard.page())
+        .contains("No cable fits", "Moving the fixing point towards the middle by");
+    tookTheActsThatAreTold(20);
   }
 
   @Test

@@ -11,7 +11,7 @@ import org.openqa.selenium.support.ui.Select;
  * keys alone, and counts each act: a page that is opened, a field that is filled, a press.
  */
 final class Yard {
-  private static final List<String> SOUND = List.of("hums", "turns freely", "wakes");
+  private static final List<String> SOUND = List.of("hums", "turns freely", "stands", "wakes");
 
   private final Browser browser;
   private int acts;

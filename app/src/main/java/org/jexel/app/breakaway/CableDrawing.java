@@ -2,7 +2,6 @@ package org.jexel.app.breakaway;
 
 import static org.jexel.app.drawing.Palette.INK;
 
-import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
@@ -21,17 +20,19 @@ import org.jexel.core.quantity.UnitSystem;
  * behind. Travel is to the left, as on the Towline.
  */
 final class CableDrawing {
-  private static final double WIDTH = 640;
-  private static final double HEIGHT = 300;
+  private static final double WIDTH = 320;
+  private static final double HEIGHT = 310;
 
-  /** Middles of the two views, px. */
-  private static final double PLAN_X = 170;
+  /** The ball, px. */
+  private static final double BALL = 150;
 
-  private static final double SIDE_X = 480;
   private static final double MIDDLE = 145;
 
   /** Most that a view reaches from its middle, px. */
-  private static final double REACH = 118;
+  private static final double REACH = 125;
+
+  /** Of the hitch ahead of the ball, px. */
+  private static final double HITCH = 110;
 
   private static final Object[] CHAIN = {
     "class", "ink", "fill", "none", "stroke", INK, "stroke-width", 1.6, "stroke-dasharray", "4 3"
@@ -40,8 +41,8 @@ final class CableDrawing {
   private final Svg svg;
   private final double scale;
 
-  private CableDrawing(Svg svg, double scale) {
-    this.svg = svg;
+  private CableDrawing(String label, double scale) {
+    this.svg = new Svg(WIDTH, HEIGHT, "img", label);
     this.scale = scale;
   }
 
@@ -50,19 +51,17 @@ final class CableDrawing {
    */
   static String draw(CableFit fit, double turn, UnitSystem units) {
     Coupling coupling = fit.window().coupling();
-    Svg svg =
-        new Svg(WIDTH, HEIGHT, "img", "Cable and chains, from above and from the side, to scale");
-    CableDrawing drawing = new CableDrawing(svg, REACH / farthest(coupling));
+    double scale = REACH / farthest(coupling);
     Point.Turn yaw = new Point.Turn(turn, 0);
-    String taut = Measure.SMALL_LENGTH.text(coupling.cable(yaw, new Point(0, 0, 0)), units);
-    drawing.view(
-        coupling,
-        yaw,
-        PLAN_X,
-        Point::y,
-        Phrase.of("from above, turned by %.0f°: %s from eye to pin", Math.toDegrees(turn), taut));
-    drawing.view(coupling, Point.Turn.STRAIGHT, SIDE_X, Point::z, "from the left, straight behind");
-    return svg.finish();
+    String apart = Measure.SMALL_LENGTH.text(coupling.cable(yaw, new Point(0, 0, 0)), units);
+    return new CableDrawing("Cable and chains from above, to scale", scale)
+            .view(
+                coupling,
+                yaw,
+                Point::y,
+                Phrase.of("from above, turned by %.0f°: %s", Math.toDegrees(turn), apart))
+        + new CableDrawing("Cable and chains from the left, to scale", scale)
+            .view(coupling, Point.Turn.STRAIGHT, Point::z, "from the left, straight behind");
   }
 
   private static double farthest(Coupling coupling) {
@@ -75,17 +74,13 @@ final class CableDrawing {
         .orElse(1);
   }
 
-  private void view(
-      Coupling coupling,
-      Point.Turn turn,
-      double middle,
-      ToDoubleFunction<Point> across,
-      String words) {
+  private String view(
+      Coupling coupling, Point.Turn turn, ToDoubleFunction<Point> across, String words) {
     Point end = new Point(-1.15 * REACH / scale, 0, 0).on(turn);
     svg.line(
-        x(middle, new Point(0, 0, 0)),
+        x(new Point(0, 0, 0)),
         MIDDLE,
-        x(middle, end),
+        x(end),
         y(end, across),
         "class",
         "metal",
@@ -95,26 +90,31 @@ final class CableDrawing {
         12.0,
         "stroke-linecap",
         "round");
-    svg.rect(x(middle, new Point(0.6, 0, 0)), MIDDLE - 6, 0.6 * scale, 12.0, Look.part(1.2));
+    svg.rect(BALL - HITCH, MIDDLE - 6, HITCH, 12.0, Look.part(1.2));
     for (Coupling.Chain chain : coupling.chains()) {
-      between(middle, chain.vehicle(), chain.trailer().on(turn), across, CHAIN);
+      between(chain.vehicle(), chain.trailer().on(turn), across, CHAIN);
     }
-    between(middle, coupling.fixing(), coupling.pin().on(turn), across, Look.work(2.6));
-    svg.circle(x(middle, new Point(0, 0, 0)), MIDDLE, 7.0, Look.part(2));
-    for (Point eye : List.of(coupling.fixing(), coupling.pin().on(turn))) {
-      svg.circle(x(middle, eye), y(eye, across), 4.5, "class", "work", "fill", Palette.WORK);
-    }
-    svg.label(middle, HEIGHT - 12, words, "middle", 14, INK);
+    between(coupling.fixing(), coupling.pin().on(turn), across, Look.work(2.6));
+    svg.circle(x(new Point(0, 0, 0)), MIDDLE, 7.0, Look.part(2));
+    named(coupling.fixing(), across, "eye", "end", -9);
+    named(coupling.pin().on(turn), across, "pin", "start", 9);
+    svg.label(WIDTH / 2, HEIGHT - 10, words, "middle", 14, INK);
+    return svg.finish();
   }
 
-  private void between(
-      double middle, Point one, Point other, ToDoubleFunction<Point> across, Object[] look) {
-    svg.line(x(middle, one), y(one, across), x(middle, other), y(other, across), look);
+  private void named(
+      Point point, ToDoubleFunction<Point> across, String name, String anchor, double aside) {
+    svg.circle(x(point), y(point, across), 4.5, "class", "work", "fill", Palette.WORK);
+    svg.label(x(point) + aside, y(point, across) + 5, name, anchor, 14, INK);
+  }
+
+  private void between(Point one, Point other, ToDoubleFunction<Point> across, Object[] look) {
+    svg.line(x(one), y(one, across), x(other), y(other, across), look);
   }
 
   /** Ahead is to the left. */
-  private double x(double middle, Point point) {
-    return middle - scale * point.x();
+  private double x(Point point) {
+    return BALL - scale * point.x();
   }
 
   /** Left of travel is down when it is to the left, as on the Towline; up is up. */

@@ -1,5 +1,6 @@
 package org.jexel.app.demo;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -37,6 +38,30 @@ record DemoRig(
       boolean settle,
       List<String> wantedLamps) {
     this(start, figures, load, readings, stops, settle, wantedLamps, "", List.of());
+  }
+
+  /** The same with its coupling measured, in mm but for the switch's place, in m. */
+  DemoRig coupled(String cable, String chain) {
+    Map<String, String> all = new LinkedHashMap<>(figures);
+    all.putAll(
+        Map.ofEntries(
+            Map.entry("CABLE_LENGTH.0", cable),
+            Map.entry("CABLE_FIXING.0", "OWN_EYE"),
+            Map.entry("FIXING_X.0", "140"),
+            Map.entry("FIXING_Y.0", "90"),
+            Map.entry("FIXING_Z.0", "-80"),
+            Map.entry("BREAKAWAY_X.0", "0.42"),
+            Map.entry("BREAKAWAY_Y.0", "0"),
+            Map.entry("SWITCH_Z.0", "60"),
+            Map.entry("GREATEST_TURN.0", "85"),
+            Map.entry("CHAIN_LENGTH.0", chain),
+            Map.entry("CHAIN_EYE_X.0", "140"),
+            Map.entry("CHAIN_EYE_Y.0", "110"),
+            Map.entry("CHAIN_EYE_Z.0", "-80"),
+            Map.entry("CHAIN_END_X.0", "240"),
+            Map.entry("CHAIN_END_Y.0", "55"),
+            Map.entry("CHAIN_END_Z.0", "-95")));
+    return new DemoRig(start, all, load, readings, stops, settle, wantedLamps, hidden, rounds);
   }
 
   record Item(String name, double kg, double x) {}

@@ -7,12 +7,18 @@ import java.util.Map;
 /** The six rigs of the valley. Everything here is made up. */
 final class DemoRigs {
   /** Lamps by eye, magnets by ear, wheels by hand. */
-  private static final List<String> EVERY_ROUND = List.of("look", "hums", "turns", "wakes");
+  private static final List<String> EVERY_ROUND = List.of("look", "hums", "turns", "held", "wakes");
 
   private DemoRigs() {}
 
   static List<DemoRig> all() {
-    return List.of(beehives(), planetarium(), alpacas(), digger(), coffee(), sauna());
+    return List.of(
+        beehives(),
+        planetarium(),
+        alpacas().coupled("745", "950"),
+        digger().coupled("760", "1000"),
+        coffee(),
+        sauna().coupled("740", "920"));
   }
 
   private static Map<String, String> start(
@@ -238,7 +244,8 @@ final class DemoRigs {
             new DemoRig.Read("brake.rest", 0.5),
             new DemoRig.Read("charge.box", -0.3),
             new DemoRig.Read("charge.battery", 0.2),
-            new DemoRig.Read("breakaway.pulled", 0.3)),
+            new DemoRig.Read("breakaway.pulled", 0.3),
+            new DemoRig.Read("breakaway.amps", 0.2)),
         List.of(
             new DemoRig.Made(5.0, "FIRM", 27.4),
             new DemoRig.Made(7.5, "LOCKED", 21.3),
@@ -463,7 +470,8 @@ final class DemoRigs {
             new DemoRig.Read("brake.rest", 0.5),
             new DemoRig.Read("charge.box", 0.2),
             new DemoRig.Read("charge.battery", -0.25),
-            new DemoRig.Read("breakaway.pulled", -0.2)),
+            new DemoRig.Read("breakaway.pulled", -0.2),
+            new DemoRig.Read("breakaway.amps", 0.2)),
         List.of(
             new DemoRig.Made(5.0, "FIRM", 29.6),
             new DemoRig.Made(7.5, "LOCKED", 22.9),

@@ -130,7 +130,7 @@ public record CableFit(
 
   private static String stands(Point.Turn turn) {
     long degrees = Math.round(Math.abs(Math.toDegrees(turn.yaw())));
-    return degrees == 0 ? "straight behind" : "turned by %d°".formatted(degrees);
+    return degrees == 0 ? "straight behind" : Phrase.of("turned by %d°", degrees);
   }
 
   private static String wayOut(CableWindow window, UnitSystem units) {

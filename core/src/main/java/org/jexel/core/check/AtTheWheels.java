@@ -76,7 +76,7 @@ final class AtTheWheels {
     String part = probing.red();
     return switch (probing.measure()) {
       case TURNING -> Math.max(probing.read(rig.apply(probing.setup())), drag(part));
-      case GRIPPING -> within(0, torque(part) / STANDS, 1);
+      case GRIPPING -> within(0, torque(part, probing.setup()) / STANDS, 1);
       case HEAT -> heat(part);
       case PULLING -> 1 + within(-1, aside() / FELT, 1);
       case LEANING -> 1 + within(-1, loaded(Side.RIGHT) - loaded(Side.LEFT), 1);
@@ -108,11 +108,11 @@ final class AtTheWheels {
 
   /** Share of the rated torque at full lever. */
   private double torque(String magnet) {
-    return torques.computeIfAbsent(magnet, this::findTorque);
+    return torques.computeIfAbsent(magnet, each -> torque(each, Setup.rig(StateWord.LEVER)));
   }
 
-  private double findTorque(String magnet) {
-    double share = BrakeTorque.share(rig.apply(Setup.rig(StateWord.LEVER)).amps(magnet));
+  private double torque(String magnet, Setup setup) {
+    double share = BrakeTorque.share(rig.apply(setup).amps(magnet));
     for (BrakeCondition condition : conditions(magnet)) {
       share *= condition.pull();
     }

@@ -14,13 +14,9 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.Rig;
 import org.jspecify.annotations.Nullable;
 
-/**
- * What proves the brakes from battery to pin: dead, at rest, by the pedal, by the lever; and what
- * feeds them once the trailer is off: the charge that arrives at the box, and the breakaway pulled.
- */
+/** What proves the brakes from battery to pin: dead, at rest, by the pedal, by the lever. */
 final class BrakeChecks {
   private static final double AT_SOCKET = 1;
-  private static final double AT_BOX = 3;
   private static final double WITH_HELPER = 3;
   private static final double ALONE_WITH_THE_PEDAL = 1;
 
@@ -53,8 +49,6 @@ final class BrakeChecks {
         brakes.pump();
       }
     }
-    brakes.charge();
-    brakes.pulled();
     return brakes.checks;
   }
 
@@ -198,70 +192,6 @@ final class BrakeChecks {
             formula),
         new Probing(
             Setup.rig(StateWord.LEVER), Measure.AMPS, Nodes.wire(Nodes.socket(function)), ""));
-  }
-
-  /**
-   * Its pin, its core and its run, which no lamp shows, and the diode. The engine runs, since the
-   * battery behind the diode leaks enough for a meter to show it on a run that is broken.
-   */
-  private void charge() {
-    charge(
-        "box",
-        "Charge at the box",
-        Nodes.box(PinFunction.CHARGE),
-        "box, charge",
-        "The feed that keeps the trailer's batteries alive: no lamp tells when it is gone.");
-    charge(
-        "battery",
-        "Charge at the breakaway's battery",
-        Harness.BREAKAWAY_PLUS,
-        "breakaway battery, plus",
-        "Behind the isolating diode a little less than before it. As much as before it: no diode, and the vehicle's starter drains the box; no more than at rest: it is the wrong way round.");
-  }
-
-  private void charge(String id, String title, String live, String red, String why) {
-    Setup running = Setup.rig(StateWord.RUNNING);
-    String earth = Nodes.box(PinFunction.EARTH);
-    if (harness.has(PinFunction.CHARGE) && maker.reaches(running, live, earth)) {
-      add(
-          new CheckMaker.Words(
-              new CheckId("charge", id),
-              title + ", engine running",
-              Check.Group.CHARGE,
-              PinFunction.CHARGE,
-              "Plug in, engine running, everything off.",
-              "At the junction box",
-              red,
-              "box, earth",
-              why,
-              AT_BOX),
-          new Probing(running, Measure.VOLTS, live, earth));
-    }
-  }
-
-  /** Battery, switch and leads at once, under the brakes' load. */
-  private void pulled() {
-    Setup setup = Setup.rig(StateWord.UNPLUGGED, StateWord.BREAKAWAY);
-    String live = Nodes.plug(PinFunction.BRAKE);
-    String earth = Nodes.plug(PinFunction.EARTH);
-    boolean wired =
-        maker.reaches(setup, Harness.SWITCH_IN, Harness.SWITCH_OUT)
-            && maker.reaches(setup, live, earth);
-    if (wired) {
-      add(
-          new CheckMaker.Words(
-              new CheckId("breakaway", "pulled"),
-              "Brake pin, breakaway pulled",
-              Check.Group.CHARGE,
-              PinFunction.BRAKE,
-              "Wheels chocked, plug out; pull the breakaway pin for the reading, and put it back.",
-              "At the trailer's plug",
-              pin(connector, PinFunction.BRAKE),
-              pin(connector, PinFunction.EARTH),
-              "The battery under the brakes' load, its switch and both leads: what counts once the trailer is off.",
-              AT_BOX),
-          new Probing(setup, Measure.VOLTS, live, earth));
-    }
   }
 
   private void volts(

@@ -131,7 +131,9 @@ public record Check(
           // A clamp is on the conductor, not on a pin.
           measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
       case CHARGE ->
-          function == PinFunction.BRAKE ? Optional.of(Face.View.PLUG_FACE) : Optional.empty();
+          function == PinFunction.BRAKE && measure == Measure.VOLTS
+              ? Optional.of(Face.View.PLUG_FACE)
+              : Optional.empty();
       case SUPPLY, FUSES, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS, WHEELS, DRUM, DRIVEN ->
           Optional.empty();
     };

@@ -70,17 +70,27 @@ final class CheckMeaning {
                   ? "Open: a broken conductor, an open return, or all magnets off."
                   : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
       case CHARGE ->
-          check.function() == PinFunction.CHARGE
-              ? low
-                  ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
-                  : "More than computed: there may be no isolating diode, or the battery takes no charge."
-              : dead
-                  ? "A trailer that comes off would not brake. Look at the breakaway's battery, its fuse, its switch and both leads."
-                  : low
-                      ? "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts."
-                      : "More than computed: a magnet is off, or the battery is under charge.";
+          check.measure() == Measure.AMPS
+              ? pulled(low, dead)
+              : check.function() == PinFunction.CHARGE
+                  ? low
+                      ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
+                      : "More than computed: there may be no isolating diode, or the battery takes no charge."
+                  : dead
+                      ? "A trailer that comes off would not brake. Look at the breakaway's battery, its fuse, its switch and both leads."
+                      : low
+                          ? "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts."
+                          : "More than computed: a magnet is off, or the battery is under charge.";
       case BRAKES -> brakes(check, low, dead);
     };
+  }
+
+  private static String pulled(boolean low, boolean dead) {
+    return dead
+        ? "No brake would hold once the trailer is off. Look at the breakaway's battery, its fuse, its switch and both leads."
+        : low
+            ? "Less than computed: a brake is off the circuit, or the battery is weak. Read the volts beside it: where they stand, a brake is off."
+            : "More than computed: a magnet is shorted, or something else hangs on this circuit.";
   }
 
   private static String brakes(Check check, boolean low, boolean dead) {

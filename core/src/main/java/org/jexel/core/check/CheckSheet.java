@@ -69,9 +69,11 @@ public final class CheckSheet {
       }
     }
     sheet.checks.addAll(BrakeChecks.of(rig, harness, sheet.maker));
+    sheet.checks.addAll(BreakawayChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
     sheet.checks.addAll(SenseChecks.of(rig, harness, sheet.maker));
+    sheet.checks.addAll(BreakawayChecks.wheels(rig, harness, sheet.maker));
     sheet.checks.addAll(MovedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(WheelChecks.of(harness, sheet.maker));
     sheet.checks.sort(Comparator.comparing(Check::group));

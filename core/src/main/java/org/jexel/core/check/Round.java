@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.core.harness.Spot;
+import org.jexel.core.network.StateWord;
 
 /**
  * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
@@ -46,7 +47,10 @@ public record Round(List<Check> checks) {
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();
       case HUMMING -> "Listen at the brakes";
-      case GRIPPING -> "Hold each braked wheel against its brake";
+      case GRIPPING ->
+          first().probing().setup().state().is(StateWord.BREAKAWAY)
+              ? "Pull the breakaway pin: each wheel must stand"
+              : "Hold each braked wheel against its brake";
       case ADJUSTING -> "Count the notches at each adjuster";
       case PLAY -> "Rock each braked wheel, and hear it turn";
       case TYRE -> "Gauge the tyres";

@@ -207,11 +207,11 @@ final class RatingLaw {
         new Ruling(
             Law.OUTPUT,
             load > Ratings.MOST_OUTPUT ? Verdict.FAILS : Verdict.WATCH,
-            "%s at once from the module's %s output, which gives %.0f to %s by its make. %s"
+            "%s at once from the module's %s output, which gives %s to %s by its make. %s"
                 .formatted(
                     amps(load),
                     function.label(),
-                    Ratings.LEAST_OUTPUT,
+                    amps(Ratings.LEAST_OUTPUT),
                     amps(Ratings.MOST_OUTPUT),
                     RELAYS)));
   }
