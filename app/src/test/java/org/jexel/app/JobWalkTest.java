@@ -321,6 +321,22 @@ class JobWalkTest {
     tookTheActsThatAreTold(20);
   }
 
+  /** A clamp at 10.2 A where four brakes would draw 13 A: the volts beside it tell which. */
+  @Test
+  void aKitIsProvedByClampAndOneWheelTurnsOn() throws Exception {
+    start("FLATBED", "ANNUAL", TWO_AXLES + SEVEN_WAYS + UNDER_DASH);
+    ownBreakaway();
+    yard.open("bench?card=breakaway.amps");
+    assertThat(yard.page()).contains("Each of the 4 brakes draws its share");
+    yard.type("#reading", "10,2", "fails");
+    yard.press(".card-row.open .act.primary");
+    browser.await("its verdict", () -> yard.page().contains("a brake is off the circuit"));
+    yard.open("breakaway");
+    assertThat(yard.page()).contains("Breakaway current, pin pulled");
+    assertThat(browser.text(".rail [aria-current]")).contains("fails");
+    tookTheActsThatAreTold(16);
+  }
+
   @Test
   void aKnobIsCentredInItsPanelByFractions() throws Exception {
     start(

@@ -46,7 +46,8 @@ class PageWordsTest {
     int read = 0;
     for (String job : JOBS) {
       for (String path : Walker.whole(job)) {
-        if (path.matches(".*\\.(pdf|svg|csv)|/api.*")) {
+        // The board lists what other tests call their jobs.
+        if (path.matches("/|.*\\.(pdf|svg|csv)|/api.*")) {
           continue;
         }
         for (String sentence : sentences(walker.page(path)).toList()) {

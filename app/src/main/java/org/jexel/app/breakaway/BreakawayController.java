@@ -1,6 +1,7 @@
 package org.jexel.app.breakaway;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jexel.app.entry.FieldViews;
 import org.jexel.app.entry.RigCards;
@@ -9,8 +10,10 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.breakaway.BreakawayLoad;
+import org.jexel.core.check.Round;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
@@ -50,6 +53,11 @@ class BreakawayController {
     view.put("seen", !file.rig().sheet().choice(RigField.BREAKAWAY_KIT).assumed());
     view.put("capacity", file.rig().sheet().figure(RigField.BREAKAWAY_CAPACITY));
     view.put("ageWords", ageWords(file, facts));
+    Map<Round, Verdict> proof = new LinkedHashMap<>();
+    for (Round round : file.work().breakaway().proof()) {
+      proof.put(round, file.work().bench().verdict(round));
+    }
+    view.put("proof", proof);
     view.put("cable", file.work().breakaway().cable());
     if (open.equals(CABLE)) {
       double degrees = Double.isFinite(turn) ? Math.max(-120, Math.min(120, turn)) : 0;

@@ -1,8 +1,13 @@
 package org.jexel.core.job;
 
+import java.util.List;
 import org.jexel.core.breakaway.BreakawayLoad;
 import org.jexel.core.breakaway.CableFit;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
@@ -10,14 +15,16 @@ import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 
-/** Station 5: the breakaway, and how long its battery holds the brakes. */
+/** Station 5: the breakaway's battery, its cable, and the proof of both by the pin pulled. */
 public final class BreakawayWork {
   private final Rig rig;
   private final Once<BreakawayLoad> load;
   private final Once<CableFit> cable;
+  private final BenchWork bench;
 
-  BreakawayWork(JobRecord record, Once<Harness> plan, UnitSystem units) {
+  BreakawayWork(JobRecord record, Once<Harness> plan, BenchWork bench, UnitSystem units) {
     this.rig = record.rig();
+    this.bench = bench;
     this.cable = new Once<>(() -> CableFit.of(rig.sheet(), units));
     this.load = new Once<>(() -> BreakawayLoad.of(rig, plan.get()));
   }
@@ -29,6 +36,16 @@ public final class BreakawayWork {
   /** Its cable, against the tightest turn and against the chains. */
   public CableFit cable() {
     return cable.get();
+  }
+
+  /** The bench's rounds that prove it: pin pulled, each wheel held, and free again. */
+  public List<Round> proof() {
+    return Round.of(bench.proof().stream().filter(BreakawayWork::proves).toList());
+  }
+
+  private static boolean proves(Check check) {
+    return check.probing().setup().state().is(StateWord.BREAKAWAY)
+        || check.measure() == Measure.TURNING;
   }
 
   /**
@@ -59,7 +76,15 @@ public final class BreakawayWork {
           : StationState.FAILS;
     }
     boolean known = !sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed() && cable().known();
-    Verdict worst = load().verdict().orElse(Verdict.WATCH).and(cable().verdict());
-    return known || worst == Verdict.FAILS ? StationState.computed(worst) : StationState.UNDER_WAY;
+    List<Verdict> pulled = proof().stream().map(bench::verdict).toList();
+    boolean proved = !pulled.isEmpty() && !pulled.contains(Verdict.NOT_YET);
+    Verdict worst =
+        pulled.stream()
+            .reduce(Verdict.HOLDS, Verdict::and)
+            .and(load().verdict().orElse(Verdict.WATCH))
+            .and(cable().verdict());
+    return known || worst == Verdict.FAILS
+        ? StationState.of(worst, proved)
+        : StationState.UNDER_WAY;
   }
 }

@@ -486,6 +486,11 @@ class NextActsTest {
     }
     assertThat(state(Station.CAB)).isEqualTo(StationState.COMPUTED);
     assertThat(state(Station.BREAKAWAY)).isEqualTo(StationState.COMPUTED);
+    prove();
+    assertThat(state(Station.BREAKAWAY)).as("pulled and held").isEqualTo(StationState.HOLDS);
+    read("held.magnet_axle1_left", 0);
+    assertThat(state(Station.BREAKAWAY)).as("one turns on").isEqualTo(StationState.FAILS);
+    readings.clear();
     setting = Optional.of(new Setting(6, Surface.DRY_ASPHALT, 450, Instant.EPOCH, "Somebody"));
     assertThat(state(Station.ROAD)).as("nobody drove").isEqualTo(StationState.COMPUTED);
     stop(6, TestStop.Way.LEVER, Outcome.FIRM);
