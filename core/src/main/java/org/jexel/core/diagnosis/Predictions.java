@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
-import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.FaultyRig;
 import org.jexel.core.check.Meter;
@@ -40,24 +39,15 @@ import org.jexel.core.rig.Rig;
  */
 public final class Predictions {
   /** Readings of a sound rig that count as none. */
-  private static final double SMALL = 0.3;
+  static final double SMALL = 0.3;
 
   private static final double HALF = 0.5;
-
-  /**
-   * Volts where a sound rig has none come from a battery whose volts the check's band does not
-   * know: 12.6 ± 0.3 V, at two deviations.
-   */
-  private static final double UNMEASURED_SOURCE = 0.012;
 
   /** Ohms nearer than this on their scale are both of bare metal, none open or live. */
   private static final double NEAR_OHMS = 0.6;
 
   /** Words nearer than this on their scale are said alike. */
   private static final double SAME_WORD = 0.2;
-
-  /** A reading that shrinks keeps at least this share of its band. */
-  private static final double LEAST_SCALE = 0.25;
 
   /** Solved pairs that are kept. */
   private static final int MOST_PAIRS = 4000;
@@ -186,7 +176,7 @@ public final class Predictions {
     double[] healthy = singles.isEmpty() ? mean : singles.get(0).means();
     double[] deviation = new double[mean.length];
     for (int c = 0; c < mean.length; c++) {
-      deviation[c] = deviation(checks.get(c), mean[c], healthy[c], spread.applyAsDouble(c));
+      deviation[c] = Deviation.of(checks.get(c), mean[c], healthy[c], spread.applyAsDouble(c));
     }
     return new Row(hypothesis, mean, deviation, true);
   }
@@ -226,24 +216,6 @@ public final class Predictions {
     double healthy = singles.isEmpty() ? mean : singles.get(0).means()[check];
     double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
     return hypothesis.graded() * (mean - healthy) * partly;
-  }
-
-  private static double deviation(Check check, double mean, double healthy, double graded) {
-    if (!check.measure().words().isEmpty()) {
-      return 0;
-    }
-    Band band = check.band();
-    double width = (seen(check, band.high()) - seen(check, band.low())) / 4;
-    double scale = Math.abs(healthy) < 1e-9 ? 1 : Math.min(1.5, Math.abs(mean) / Math.abs(healthy));
-    double parameters = width * Math.max(LEAST_SCALE, scale);
-    double meter = Meter.error(mean, check.measure()) / 2;
-    if (check.measure() == Measure.OHMS && mean < 0) {
-      // Live is live, however far a pin is out.
-      return meter;
-    }
-    boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < SMALL;
-    double source = strange ? UNMEASURED_SOURCE * mean : 0;
-    return Math.sqrt(parameters * parameters + meter * meter + graded * graded + source * source);
   }
 
   /** A reading on the scale on which it is compared. */

@@ -1,0 +1,66 @@
+package org.jexel.core.diagnosis;
+
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.Meter;
+import org.jexel.core.quantity.Measure;
+
+/**
+ * How far a reading may lie from what a hypothesis predicts: the tolerance of all parts by the
+ * check's band, the meter, the way to a graded fault's neighbours, and what the fault's own current
+ * loses on contacts whose tolerance no band knows.
+ */
+final class Deviation {
+  /**
+   * Volts where a sound rig has none come from a battery whose volts the check's band does not
+   * know: 12.6 ± 0.3 V, at two deviations.
+   */
+  private static final double UNMEASURED_SOURCE = 0.012;
+
+  /** Volts that stand behind a reading which a sound rig does not show, V. */
+  private static final double SUPPLY = 12.6;
+
+  /** Spread of what is lost on the way of a fault's current, as a share of it. */
+  private static final double CONTACTS = 0.25;
+
+  /** A reading that shrinks keeps at least this share of its band. */
+  private static final double LEAST_SCALE = 0.25;
+
+  private Deviation() {}
+
+  /**
+   * One standard deviation, on the scale on which readings are compared.
+   *
+   * @param mean what is predicted
+   * @param healthy what a sound rig reads
+   * @param graded how far a graded fault may move it to either side
+   */
+  static double of(Check check, double mean, double healthy, double graded) {
+    if (!check.measure().words().isEmpty()) {
+      return 0;
+    }
+    Band band = check.band();
+    double width = (Predictions.seen(check, band.high()) - Predictions.seen(check, band.low())) / 4;
+    double scale = Math.abs(healthy) < 1e-9 ? 1 : Math.min(1.5, Math.abs(mean) / Math.abs(healthy));
+    double parameters = width * Math.max(LEAST_SCALE, scale);
+    double meter = Meter.error(mean, check.measure()) / 2;
+    if (check.measure() == Measure.OHMS && mean < 0) {
+      // Live is live, however far a pin is out.
+      return meter;
+    }
+    boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < Predictions.SMALL;
+    double source = strange ? UNMEASURED_SOURCE * mean : 0;
+    double way = check.measure() == Measure.OHMS ? 0 : onTheWay(mean, strange ? SUPPLY : healthy);
+    return Math.sqrt(
+        parameters * parameters + meter * meter + graded * graded + source * source + way * way);
+  }
+
+  /**
+   * What a fault's own current loses in contacts that lie anywhere within their tolerance: a part k
+   * of V·(1 − V/V₀), nothing where all is there or nothing is.
+   */
+  private static double onTheWay(double mean, double whole) {
+    double share = Math.abs(mean / whole);
+    return share < 1 ? CONTACTS * share * (1 - share) * Math.abs(whole) : 0;
+  }
+}
