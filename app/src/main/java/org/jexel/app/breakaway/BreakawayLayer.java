@@ -6,6 +6,7 @@ import org.jexel.app.drawing.Canvas;
 import org.jexel.app.drawing.Look;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.breakaway.BreakawayLoad;
+import org.jexel.core.breakaway.CableFit;
 import org.jexel.core.breakaway.Coupling;
 import org.jexel.core.breakaway.Point;
 import org.jexel.core.quantity.Measure;
@@ -24,7 +25,8 @@ final class BreakawayLayer {
   }
 
   void paint() {
-    Coupling coupling = file.work().breakaway().cable().window().coupling();
+    CableFit fit = file.work().breakaway().cable();
+    Coupling coupling = fit.window().coupling();
     Object[] chain = {
       "class", "ink", "fill", "none", "stroke", INK, "stroke-width", 1.8, "stroke-dasharray", "4 3"
     };
@@ -35,8 +37,15 @@ final class BreakawayLayer {
         load.holding()
             .map(h -> "the battery lasts " + Measure.MINUTES.text(h.seconds(), units))
             .orElse(load.amps() > 0 ? "no kit entered" : "nothing electric to hold");
-    String words = "cable to the switch · chains dashed · " + holds;
+    String cable = fit.known() ? "cable " + length(fit.length()) : "cable not measured";
+    String words =
+        "%s, may be %s to %s · chains dashed · %s"
+            .formatted(cable, length(fit.window().least()), length(fit.window().greatest()), holds);
     canvas.foot(canvas.at().x(0), words, "middle");
+  }
+
+  private String length(double metres) {
+    return Measure.SMALL_LENGTH.text(metres, units);
   }
 
   private void line(Point one, Point other, Object[] look) {

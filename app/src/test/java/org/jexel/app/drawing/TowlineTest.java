@@ -129,10 +129,11 @@ class TowlineTest {
         .contains("BU brake", "nearest its limit");
     assertThat(towline.draw(file, Station.CAB, Looked.at(""))).contains("breaker 20 A");
     assertThat(towline.draw(file, Station.BENCH, Looked.at(""))).contains("9 of 9, holds");
-    assertThat(towline.draw(file, Station.BREAKAWAY, Looked.at(""))).contains("chains dashed");
+    assertThat(towline.draw(file, Station.BREAKAWAY, Looked.at("")))
+        .contains("cable 745 mm, may be 658 mm to 909 mm", "chains dashed");
     assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
     assertThat(towline.draw(file, Station.HANDOVER, Looked.at("")))
-        .contains("26 of 26 checks read");
+        .contains("28 of 28 checks read");
   }
 
   /** One lead on the pin or terminal that each is told to go to; none where words are said. */

@@ -50,17 +50,17 @@ final class Deviation {
     }
     boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < Predictions.SMALL;
     double source = strange ? UNMEASURED_SOURCE * mean : 0;
-    double way = check.measure() == Measure.OHMS ? 0 : onTheWay(mean, strange ? SUPPLY : healthy);
+    double way = strange ? onTheWay(mean - healthy) : 0;
     return Math.sqrt(
         parameters * parameters + meter * meter + graded * graded + source * source + way * way);
   }
 
   /**
-   * What a fault's own current loses in contacts that lie anywhere within their tolerance: a part k
-   * of V·(1 − V/V₀), nothing where all is there or nothing is.
+   * What a fault's own current leaves on contacts that lie anywhere within their tolerance: a part
+   * k of V·(1 − V/V₀), nothing where all of the supply is there or none.
    */
-  private static double onTheWay(double mean, double whole) {
-    double share = Math.abs(mean / whole);
-    return share < 1 ? CONTACTS * share * (1 - share) * Math.abs(whole) : 0;
+  private static double onTheWay(double volts) {
+    double share = Math.min(1, Math.abs(volts) / SUPPLY);
+    return CONTACTS * share * (1 - share) * SUPPLY;
   }
 }
