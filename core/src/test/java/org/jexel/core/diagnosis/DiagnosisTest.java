@@ -575,4 +575,26 @@ class DiagnosisTest {
       }
     }
   }
+
+  /**
+   * A battery that draws 20 A through the earth lifts a pin that should be dead to some tenths of a
+   * volt, by contacts that are anything up to four times what they should be: a quarter of 0.4 V,
+   * and all of it at the supply's volts is certain.
+   */
+  @Test
+  void whatAFaultsOwnCurrentMakesIsNotKnownToAHundredth() {
+    Check rest = check("brake.rest");
+    assertThat(Deviation.of(rest, 0.4, 0, 0)).isBetween(0.09, 0.11);
+    assertThat(Deviation.of(rest, 0, 0, 0)).isLessThan(0.02);
+    assertThat(Deviation.of(rest, 12.6, 0, 0)).isBetween(0.12, 0.2);
+    Check full = check("brake.volts");
+    double healthy = full.band().expected();
+    assertThat(Deviation.of(full, healthy, healthy, 0))
+        .as("a sound rig by its band alone")
+        .isCloseTo((full.band().high() - full.band().low()) / 4, within(0.05));
+  }
+
+  private static Check check(String id) {
+    return CHECKS.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+  }
 }
