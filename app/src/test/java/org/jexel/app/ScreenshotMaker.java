@@ -36,7 +36,7 @@ class ScreenshotMaker {
           "/jobs/J1002/bench?card=brake.resistance#card-brake-resistance");
       shoot(browser, folder, "4-bench-finder", "/jobs/J1005/bench?card=finder");
       shoot(browser, folder, "controllers", "/workshop/controllers?open=1");
-      shoot(browser, folder, "5-breakaway", "/jobs/J1002/breakaway");
+      shoot(browser, folder, "5-breakaway", "/jobs/J1003/breakaway?card=cable");
       shoot(browser, folder, "6-road", "/jobs/J1003/road");
       shoot(browser, folder, "7-handover", "/jobs/J1006/handover");
       browser.size(390, 844);
