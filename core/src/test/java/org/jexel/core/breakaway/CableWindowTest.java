@@ -155,6 +155,16 @@ class CableWindowTest {
     assertThat(window.greatest()).isBetween(1.10, 1.125);
   }
 
+  /** 0.40 m apart along, 0.12 ± 0.06 m across: s = √(1.0² − across²) − 0.40. */
+  @Test
+  void crossedChainsHaveLessSlack() {
+    Point back = new Point(-1, 0, 0);
+    assertThat(Coupling.of(sheet(RigField.CHAINS_CROSSED, "YES")).slack(Point.Turn.STRAIGHT, back))
+        .isCloseTo(0.5837, within(1e-4));
+    assertThat(Coupling.of(sheet(RigField.CHAINS_CROSSED, "NO")).slack(Point.Turn.STRAIGHT, back))
+        .isCloseTo(0.5982, within(1e-4));
+  }
+
   @Test
   void aHandTooShortPullsInATurnAndAHandTooLongComesAfterTheChains() {
     double least = fit().window().least();
