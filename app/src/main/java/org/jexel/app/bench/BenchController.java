@@ -2,7 +2,6 @@ package org.jexel.app.bench;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,15 +11,11 @@ import org.jexel.app.helper.Helpers;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Looked;
-import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.PartOutput;
 import org.jexel.core.job.Station;
-import org.jexel.core.job.Taken;
-import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -188,47 +183,6 @@ class BenchController {
   /** A card by its name, whose plus signs and dots may stand in an address as they are not. */
   static String card(String card) {
     return "redirect:/jobs/{ref}/bench?card=" + UriUtils.encode(card, UTF_8);
-  }
-
-  /**
-   * A word of a round as it was posted.
-   *
-   * @param seen newest reading of its check when the page was made, 0 if there was none
-   * @param key of this word in this request
-   */
-  private record Said(Check check, String word, long seen, String key) {
-    private static List<Said> of(JobFile file, Map<String, String> typed) {
-      List<Said> all = new ArrayList<>();
-      for (Check check : file.work().bench().checks()) {
-        String word = typed.getOrDefault("word." + check.id(), "");
-        if (!check.measure().words().isEmpty() && !word.isBlank()) {
-          all.add(of(file, typed, check, word));
-        }
-      }
-      return all;
-    }
-
-    /** Every lamp of a round as a sound rig shows it. */
-    private static List<Said> atOnce(JobFile file, Map<String, String> typed, String round) {
-      return file.work().bench().checks().stream()
-          .filter(check -> check.round().equals(round) && check.measure() == Measure.GLOW)
-          .map(check -> of(file, typed, check, sound(check)))
-          .toList();
-    }
-
-    private static String sound(Check check) {
-      return check.measure().number(check.band().expected(), UnitSystem.METRIC);
-    }
-
-    private static Said of(JobFile file, Map<String, String> typed, Check check, String word) {
-      long newest = file.work().bench().last(check.id()).map(Taken::id).orElse(0L);
-      String seen = typed.getOrDefault("seen." + check.id(), "");
-      return new Said(
-          check,
-          word,
-          seen.matches("\\d{1,18}") ? Long.parseLong(seen) : newest,
-          RequestKey.of(typed.getOrDefault("requestKey", ""), check.id()));
-    }
   }
 
   @PostMapping("/jobs/{ref}/bench/{id}/draft")

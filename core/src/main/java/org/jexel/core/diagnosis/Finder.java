@@ -35,9 +35,6 @@ final class Finder {
   /** So many rigs in a hundred have something that is on no list. */
   private static final double UNLISTED = 0.02;
 
-  /** Groups that are told; whatever cannot be told from the leading one joins it all the same. */
-  private static final int TOLD = 300;
-
   private final Predictions predictions;
   private final Map<Integer, Double> seen = new LinkedHashMap<>();
   private final boolean alone;
@@ -78,7 +75,7 @@ final class Finder {
       all.addAll(new Company(predictions, seen).pairs());
     }
     weigh(all);
-    List<List<Integer>> groups = groups();
+    List<List<Integer>> groups = Alike.groups(rows, predictions.checks(), this::share);
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     Offered offered = new Offered(predictions, seen, wheelsAreSuspect());
@@ -193,47 +190,8 @@ final class Finder {
     return row.off(predictions.checks().get(place), place, Must.have(seen, place));
   }
 
-  /**
-   * Places of rows that no check tells apart, most probable group first. A fault in another
-   * severity goes with its own, be it near to something else as well.
-   */
-  private List<List<Integer>> groups() {
-    List<List<Integer>> groups = new ArrayList<>();
-    Map<List<FaultFamily>, List<Integer>> ofFamily = new HashMap<>();
-    for (int h = 0; h < rows.size(); h++) {
-      Row row = rows.get(h);
-      List<Integer> own = ofFamily.get(row.hypothesis().families());
-      if (own == null) {
-        own =
-            groups.stream()
-                .filter(group -> same(rows.get(group.get(0)), row))
-                .findFirst()
-                .orElse(null);
-      }
-      if (own == null && groups.size() < TOLD) {
-        own = new ArrayList<>();
-        groups.add(own);
-      }
-      if (own != null) {
-        own.add(h);
-        ofFamily.put(row.hypothesis().families(), own);
-      }
-    }
-    groups.sort(Comparator.comparingDouble(this::share).reversed());
-    return groups;
-  }
-
   private double share(List<Integer> group) {
     return group.stream().mapToDouble(h -> shares[h]).sum();
-  }
-
-  private boolean same(Row one, Row two) {
-    for (int c = 0; c < predictions.checks().size(); c++) {
-      if (one.apart(two, predictions.checks().get(c), c)) {
-        return false;
-      }
-    }
-    return true;
   }
 
   private Diagnosis.Group told(List<Integer> group) {

@@ -134,11 +134,7 @@ final class NextActs {
   }
 
   private Optional<NextAct> length() {
-    return work.harness().unmeasured().map(NextActs::measure);
-  }
-
-  private static NextAct measure(RigField field) {
-    return enter(field, "Measure: ");
+    return work.harness().unmeasured().map(field -> enter(field, "Measure: "));
   }
 
   private static NextAct enter(RigField field, String verb) {
@@ -254,7 +250,7 @@ final class NextActs {
         : Optional.empty();
   }
 
-  /** Where a kit is fitted or a trailer is driven; one that does not fit is always said. */
+  /** Where a kit is fitted or driven with; one that does not fit is always said. */
   private Optional<NextAct> cable() {
     boolean asked = isDriven() || work.record().wish() == Wish.ADD_BREAKAWAY;
     return work.breakaway().cableAsks(asked)

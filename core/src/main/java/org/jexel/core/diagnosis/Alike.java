@@ -1,0 +1,61 @@
+package org.jexel.core.diagnosis;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import org.jexel.core.check.Check;
+import org.jexel.core.network.FaultFamily;
+
+/** What no check tells apart is one answer. */
+final class Alike {
+  /** Groups that are told; whatever cannot be told from one of them joins it all the same. */
+  private static final int TOLD = 300;
+
+  private Alike() {}
+
+  /**
+   * Places of rows that no check tells apart, most probable group first. A fault in another
+   * severity goes with its own, be it near to something else as well.
+   *
+   * @param rows most probable first
+   * @param share of a group in all that is listed
+   */
+  static List<List<Integer>> groups(
+      List<Row> rows, List<Check> checks, ToDoubleFunction<List<Integer>> share) {
+    List<List<Integer>> groups = new ArrayList<>();
+    Map<List<FaultFamily>, List<Integer>> ofFamily = new HashMap<>();
+    for (int h = 0; h < rows.size(); h++) {
+      Row row = rows.get(h);
+      List<Integer> own = ofFamily.get(row.hypothesis().families());
+      if (own == null) {
+        own =
+            groups.stream()
+                .filter(group -> same(rows.get(group.get(0)), row, checks))
+                .findFirst()
+                .orElse(null);
+      }
+      if (own == null && groups.size() < TOLD) {
+        own = new ArrayList<>();
+        groups.add(own);
+      }
+      if (own != null) {
+        own.add(h);
+        ofFamily.put(row.hypothesis().families(), own);
+      }
+    }
+    groups.sort(Comparator.comparingDouble(share).reversed());
+    return groups;
+  }
+
+  private static boolean same(Row one, Row two, List<Check> checks) {
+    for (int c = 0; c < checks.size(); c++) {
+      if (one.apart(two, checks.get(c), c)) {
+        return false;
+      }
+    }
+    return true;
+  }
+}
