@@ -12,7 +12,7 @@ import org.jexel.core.breakaway.Point;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 
-/** Cable and chains, and how long the battery holds. */
+/** Cable and chains as they hang, straight behind, and how long the battery holds. */
 final class BreakawayLayer {
   private final JobFile file;
   private final UnitSystem units;
@@ -37,6 +37,10 @@ final class BreakawayLayer {
         load.holding()
             .map(h -> "the battery lasts " + Measure.MINUTES.text(h.seconds(), units))
             .orElse(load.amps() > 0 ? "no kit entered" : "nothing electric to hold");
+    if (!file.rig().hasElectricBrakes() && !fit.known()) {
+      canvas.foot(canvas.at().x(0), "chains dashed · " + holds, "middle");
+      return;
+    }
     String cable = fit.known() ? "cable " + length(fit.length()) : "cable not measured";
     String words =
         "%s, may be %s to %s · chains dashed · %s"
