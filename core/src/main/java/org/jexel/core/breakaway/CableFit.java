@@ -67,6 +67,11 @@ public record CableFit(
               "A chain is taut at some turn while the trailer is still on: longer chains first."));
     }
     findings.add(held(sheet, length(window, length, units)));
+    if (sheet.choice(RigField.CABLE_FIXING).assumed() && !Double.isNaN(length)) {
+      findings.add(
+          new Finding(
+              Verdict.WATCH, "Nobody has said yet what the cable hangs on: look, and enter it."));
+    }
     double off = offTheSwitch(window.coupling(), sheet.si(RigField.SWITCH_TURNED));
     if (off > BINDS) {
       findings.add(

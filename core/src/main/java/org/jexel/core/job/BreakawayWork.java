@@ -38,7 +38,7 @@ public final class BreakawayWork {
     return cable.get();
   }
 
-  /** The bench's rounds that prove it: pin pulled, each wheel held, and free again. */
+  /** The bench's rounds that prove it: pin pulled, each wheel held, each free with the pin in. */
   public List<Round> proof() {
     return Round.of(bench.proof().stream().filter(BreakawayWork::proves).toList());
   }

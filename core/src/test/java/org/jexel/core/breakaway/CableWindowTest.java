@@ -222,6 +222,17 @@ class CableWindowTest {
     assertThat(aslant.worst().words()).contains("away from the way the pin comes out");
   }
 
+  /** A length that fits says nothing of what the cable hangs on. */
+  @Test
+  void aCableOfWhichNobodySaidWhatItHangsOnDoesNotHold() {
+    List<Object> unseen = new ArrayList<>(List.of(MEASURED));
+    int at = unseen.indexOf(RigField.CABLE_FIXING);
+    unseen.subList(at, at + 2).clear();
+    CableFit fit = CableFit.of(Rigs.sheet(unseen.toArray()), UnitSystem.METRIC);
+    assertThat(fit.verdict()).isEqualTo(Verdict.WATCH);
+    assertThat(fit.worst().words()).contains("what the cable hangs on");
+  }
+
   /** What nobody measured proves nothing, and condemns nothing. */
   @Test
   void assumedPlacesNeitherHoldNorFail() {

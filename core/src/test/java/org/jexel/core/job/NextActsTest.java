@@ -60,6 +60,7 @@ class NextActsTest {
     RigField.BREAKAWAY_KIT, "OWN_BATTERY", RigField.CABLE_LENGTH, 0.7
   };
   private static final Object[] COUPLING = {
+    RigField.CABLE_FIXING, "OWN_EYE",
     RigField.FIXING_X, 0.15,
     RigField.FIXING_Y, 0.1,
     RigField.FIXING_Z, -0.1,
