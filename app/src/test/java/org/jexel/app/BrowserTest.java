@@ -99,7 +99,7 @@ class BrowserTest {
     yard.figure("DRAWBAR_LENGTH", "1.3");
     yard.card(1, "axles");
     yard.figure("AXLE_RATING", "1600");
-    yard.card(1, "connection");
+    yard.card(5, "kit");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
     yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
     yard.card(5, "cable");

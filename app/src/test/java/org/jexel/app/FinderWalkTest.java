@@ -2,14 +2,12 @@ package org.jexel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.WebElement;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -39,27 +37,26 @@ class FinderWalkTest {
     browser.close();
   }
 
-  private void hide(String ref, String fault) {
-    browser.open("/jobs/" + ref + "/bench?card=meter");
-    List<String> severities =
-        new Select(browser.at("#hidden-fault"))
-            .getOptions().stream()
-                .map(WebElement::getText)
-                .filter(text -> text.startsWith(fault))
-                .toList();
-    new Select(browser.at("#hidden-fault"))
-        .selectByVisibleText(severities.get(severities.size() / 2));
-    browser.at("#hidden-fault").submit();
-    String says = fault.startsWith("nothing") ? "sound rig." : "A fault is hidden";
-    browser.await("it is set", () -> browser.text("#card-meter .worth").contains(says));
-  }
-
   private static String next(Browser browser) {
     return browser.has("#card-finder h3.group") ? browser.text("#card-finder h3.group") : "";
   }
 
+  /** What is asked, and what is said of it, stand above the Next strip without scrolling. */
+  private void readWithoutScrolling() {
+    Object below =
+        browser
+            .driver()
+            .executeScript(
+                "const asked = document.querySelector('#reading-say')"
+                    + " || document.querySelector('#card-finder .round .word');"
+                    + "return !asked ? 0 : asked.getBoundingClientRect().bottom + scrollY"
+                    + " - document.querySelector('footer.next').getBoundingClientRect().top;");
+    assertThat(((Number) below).doubleValue()).as(next(browser)).isLessThanOrEqualTo(0);
+  }
+
   /** Takes what the finder asks for with the key m, and records it. */
   private void take() {
+    readWithoutScrolling();
     String before = browser.at("input[name=requestKey]").getDomProperty("value");
     browser.at("body").sendKeys("m");
     browser.await(
@@ -120,11 +117,12 @@ class FinderWalkTest {
       String rig, String brakes, String axles, String noticed, String fault, int most)
       throws Exception {
     String ref = new Walker(mvc, "electrician").newJob(rig, brakes, axles);
-    hide(ref, fault);
+    Yard.hide(browser, ref, fault);
     int taken = follow(ref, noticed);
     assertThat(answered()).as("after %d checks", taken).isTrue();
     assertThat(browser.text("#card-finder .answer")).contains(fault);
     assertThat(taken).isLessThanOrEqualTo(most);
+    readWithoutScrolling();
     assertThat(browser.complaints()).isEmpty();
   }
 }

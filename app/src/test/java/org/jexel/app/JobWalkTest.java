@@ -65,7 +65,7 @@ class JobWalkTest {
   }
 
   private void ownBreakaway() {
-    yard.card(1, "connection");
+    yard.card(5, "kit");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
     yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
     yard.card(5, "cable");
@@ -266,8 +266,9 @@ class JobWalkTest {
     start("FLATBED", "REPLACE_CORD", TWO_AXLES + SEVEN_WAYS + UNDER_DASH);
     assertThat(yard.next()).contains("drawbar");
     yard.figure("DRAWBAR_LENGTH", "1.3");
-    yard.card(1, "connection");
+    yard.card(5, "kit");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
+    yard.card(1, "connection");
     yard.choose("JUNCTION_BOX", "Yes");
     yard.go();
     assertThat(yard.page()).contains("unused core", "The breakaway battery off");
@@ -331,8 +332,9 @@ class JobWalkTest {
     yard.type("#reading", "10,2", "fails");
     yard.press(".card-row.open .act.primary");
     browser.await("its verdict", () -> yard.page().contains("a brake is off the circuit"));
-    yard.open("breakaway");
-    assertThat(yard.page()).contains("Breakaway current, pin pulled");
+    yard.open("breakaway?card=pull");
+    assertThat(yard.page())
+        .contains("Breakaway current, pin pulled", "3 of 4 brakes draw their current");
     assertThat(browser.text(".rail [aria-current]")).contains("fails");
     tookTheActsThatAreTold(16);
   }

@@ -202,6 +202,22 @@ final class Yard {
     }
   }
 
+  /** Hides a fault on the rig’s simulated meter, of a middling severity. */
+  static void hide(Browser browser, String ref, String fault) {
+    browser.open("/jobs/" + ref + "/bench?card=meter");
+    List<String> severities =
+        new Select(browser.at("#hidden-fault"))
+            .getOptions().stream()
+                .map(WebElement::getText)
+                .filter(text -> text.startsWith(fault))
+                .toList();
+    new Select(browser.at("#hidden-fault"))
+        .selectByVisibleText(severities.get(severities.size() / 2));
+    browser.at("#hidden-fault").submit();
+    String says = fault.startsWith("nothing") ? "sound rig." : "A fault is hidden";
+    browser.await("it is set", () -> browser.text("#card-meter .worth").contains(says));
+  }
+
   /** One test stop at the gain that is advised. */
   void stop(String outcome, String metres) {
     acts += 2;

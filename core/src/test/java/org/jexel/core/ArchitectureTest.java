@@ -103,7 +103,7 @@ class ArchitectureTest {
           .whereLayer("cab")
           .mayOnlyAccessLayers("quantity", "connector", "rig", "harness", "road")
           .whereLayer("breakaway")
-          .mayOnlyAccessLayers("quantity", "rig", "harness")
+          .mayOnlyAccessLayers("quantity", "connector", "rig", "harness", "network", "braking")
           .whereLayer("care")
           .mayOnlyAccessLayers("quantity", "rig");
 

@@ -2,6 +2,7 @@ package org.jexel.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -85,7 +86,8 @@ class LocaleTest {
     Fitting.of(rig, Wish.CONVERT, feed, Fitting.Found.NOTHING).forEach(f -> words.add(f.words()));
     sums.add(feed.orElseThrow().breaker().sum());
     sums.add(UnbrakedStop.of(rig, LoadSheet.of(rig)).sum());
-    sums.add(BreakawayLoad.of(rig, harness).holding().orElseThrow().sum());
+    sums.add(
+        BreakawayLoad.of(rig, harness, LocalDate.of(2026, 1, 15)).holding().orElseThrow().sum());
     var solved = RigNetwork.of(rig, harness, RigState.of(StateWord.TAIL)).network().solve();
     Lit.of(harness, solved, solved).forEach(lit -> words.add(lit.story()));
     for (Sum sum : sums) {

@@ -58,7 +58,7 @@ final class BenchLayer {
     double[] axles = {sheet.si(RigField.AXLE_CENTRE), 0};
     point(vehicle.battery(), "middle", "Supply", Group.SUPPLY);
     point(SOCKET, "end", "Socket and connector", Group.SOCKET, Group.LOADED);
-    point(drawbar, "start", "Brake circuit", Group.TRAILER, Group.CHARGE);
+    point(drawbar, "start", "Brake circuit", Group.TRAILER, Group.CHARGE, Group.BREAKAWAY);
     point(axles, "middle", "Brakes under load", Group.BRAKES);
     point(new double[] {rear - 0.2, 0}, room ? "start" : "end", "Seen and heard", Group.SEEN);
     file.work()

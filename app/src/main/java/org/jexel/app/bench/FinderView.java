@@ -89,6 +89,7 @@ public record FinderView(
     for (Check.Group group :
         List.of(
             Check.Group.SEEN,
+            Check.Group.BREAKAWAY,
             Check.Group.SOCKET,
             Check.Group.FUSES,
             Check.Group.BRAKES,

@@ -3,6 +3,8 @@ package org.jexel.app.demo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -29,11 +31,13 @@ import org.jexel.app.road.RoadService;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
 import org.jexel.core.check.FaultyRig;
 import org.jexel.core.harness.Step;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
 import org.springframework.stereotype.Service;
 
@@ -51,6 +55,7 @@ class DemoJobs {
   private final LoadCards loads;
   private final BenchService bench;
   private final SimulatedMeterPort meter;
+  private final Clock clock;
   private final RoadService road;
   private final Stock stock;
   private final Steps steps;
@@ -72,7 +77,9 @@ class DemoJobs {
       CabNotes cab,
       CabModels models,
       ControllerLibrary library,
-      SimulatedMeterPort meter) {
+      SimulatedMeterPort meter,
+      Clock clock) {
+    this.clock = clock;
     this.meter = meter;
     this.newJobs = newJobs;
     this.jobs = jobs;
@@ -150,13 +157,21 @@ class DemoJobs {
       }
     }
     for (DemoRig.Read read : rig.readings()) {
-      files.change(ref, person, file -> read(file, read, key));
+      if (!read.check().equals(CheckSheet.BATTERY_AFTER)) {
+        files.change(ref, person, file -> read(file, read, key));
+      }
     }
     if (!rig.hidden().isEmpty()) {
       meter.hide(job.id(), Fault.parse(rig.hidden()), person.id());
     }
     for (String round : rig.rounds()) {
       files.change(ref, person, file -> round(file, round, rig.hidden(), key));
+    }
+    for (DemoRig.Read read : rig.readings()) {
+      // The battery is read last, when every wheel has been held.
+      if (read.check().equals(CheckSheet.BATTERY_AFTER)) {
+        files.change(ref, person, file -> read(file, read, key));
+      }
     }
     n = 0;
     for (DemoRig.Made made : rig.stops()) {
@@ -205,16 +220,22 @@ class DemoJobs {
   }
 
   /** The figures of one card, as its form would post them. */
-  private static Map<String, String> typed(RigCards card, Map<String, String> figures) {
+  private Map<String, String> typed(RigCards card, Map<String, String> figures) {
     Map<String, String> typed = new HashMap<>();
     figures.forEach(
         (code, text) -> {
           if (card.fields().contains(FieldKey.of(code).field())) {
-            typed.put(code, text);
+            boolean aged = FieldKey.of(code).field() == RigField.BREAKAWAY_MADE;
+            typed.put(code, aged ? yearsAgo(Double.parseDouble(text)) : text);
             typed.put(code + ".was", "");
           }
         });
     return typed;
+  }
+
+  /** The demo's batteries stay as old as they are told, whenever it is loaded. */
+  private String yearsAgo(double years) {
+    return LocalDate.now(clock).minusMonths(Math.round(12 * years)).toString();
   }
 
   private static String text(Check check, double share) {

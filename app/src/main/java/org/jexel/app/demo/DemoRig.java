@@ -40,7 +40,10 @@ record DemoRig(
     this(start, figures, load, readings, stops, settle, wantedLamps, "", List.of());
   }
 
-  /** The same with its coupling measured, in mm but for the switch's place, in m. */
+  /**
+   * The same with its coupling measured, in mm but for the switch's place, in m. The date of a
+   * breakaway's battery is told as its age in years.
+   */
   DemoRig coupled(String cable, String chain) {
     Map<String, String> all = new LinkedHashMap<>(figures);
     all.putAll(

@@ -7,7 +7,7 @@ import java.util.Map;
 /** The six rigs of the valley. Everything here is made up. */
 final class DemoRigs {
   /** Lamps by eye, magnets by ear, wheels by hand. */
-  private static final List<String> EVERY_ROUND = List.of("look", "hums", "turns", "held", "wakes");
+  private static final List<String> EVERY_ROUND = List.of("look", "hums", "held", "turns", "wakes");
 
   private DemoRigs() {}
 
@@ -143,7 +143,7 @@ final class DemoRigs {
             "YES",
             "BREAKAWAY_KIT",
             "OWN_BATTERY",
-            "BREAKAWAY_AGE",
+            "BREAKAWAY_MADE",
             "2",
             "BREAKAWAY_CAPACITY",
             "5"),
@@ -214,7 +214,7 @@ final class DemoRigs {
             "YES",
             "BREAKAWAY_KIT",
             "OWN_BATTERY",
-            "BREAKAWAY_AGE",
+            "BREAKAWAY_MADE",
             "1.5",
             "CHARGE_AMPS",
             "4",
@@ -244,6 +244,8 @@ final class DemoRigs {
             new DemoRig.Read("brake.rest", 0.5),
             new DemoRig.Read("charge.box", -0.3),
             new DemoRig.Read("charge.battery", 0.2),
+            new DemoRig.Read("box.breakaway", 0.2),
+            new DemoRig.Read("breakaway.rest", 0),
             new DemoRig.Read("breakaway.pulled", 0.3),
             new DemoRig.Read("breakaway.amps", 0.2)),
         List.of(
@@ -309,7 +311,7 @@ final class DemoRigs {
             "YES",
             "BREAKAWAY_KIT",
             "OWN_BATTERY",
-            "BREAKAWAY_AGE",
+            "BREAKAWAY_MADE",
             "3",
             "BREAKAWAY_CAPACITY",
             "12"),
@@ -439,7 +441,7 @@ final class DemoRigs {
             "YES",
             "BREAKAWAY_KIT",
             "OWN_BATTERY",
-            "BREAKAWAY_AGE",
+            "BREAKAWAY_MADE",
             "4",
             "CHARGE_AMPS",
             "4",
@@ -470,8 +472,11 @@ final class DemoRigs {
             new DemoRig.Read("brake.rest", 0.5),
             new DemoRig.Read("charge.box", 0.2),
             new DemoRig.Read("charge.battery", -0.25),
+            new DemoRig.Read("box.breakaway", 0.1),
+            new DemoRig.Read("breakaway.rest", 0),
             new DemoRig.Read("breakaway.pulled", -0.2),
-            new DemoRig.Read("breakaway.amps", 0.2)),
+            new DemoRig.Read("breakaway.amps", 0.2),
+            new DemoRig.Read("breakaway.after", -0.1)),
         List.of(
             new DemoRig.Made(5.0, "FIRM", 29.6),
             new DemoRig.Made(7.5, "LOCKED", 22.9),

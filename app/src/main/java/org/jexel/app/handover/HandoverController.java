@@ -89,6 +89,7 @@ class HandoverController {
             .map(s -> new StopRow(s, s.analysed().orElse(null)))
             .toList());
     model.put("setting", file.work().road().setting().orElse(null));
+    model.put("breakaway", file.work().breakaway().told());
     model.put("ratings", file.work().rig().ratings());
     model.put("weighed", file.work().rig().isWeighed());
     model.put("gaps", file.work().rig().gaps());

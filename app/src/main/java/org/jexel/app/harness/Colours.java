@@ -1,7 +1,6 @@
 package org.jexel.app.harness;
 
 import java.time.Clock;
-import java.util.HashMap;
 import java.util.Map;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.connector.PinFunction;
@@ -24,26 +23,6 @@ class Colours {
     this.clock = clock;
   }
 
-  @Transactional(readOnly = true)
-  Crosswalk crosswalk(JobFile file) {
-    return Crosswalk.of(file.rig(), file.work().harness().plan(), built(file));
-  }
-
-  private Map<Crosswalk.Seen, WireColour> built(JobFile file) {
-    Map<Crosswalk.Seen, WireColour> built = new HashMap<>();
-    for (BuiltColour row : colours.ofJob(file.job().id())) {
-      if (!row.readable()) {
-        continue;
-      }
-      if (row.colour() == null) {
-        built.remove(row.place());
-      } else {
-        built.put(row.place(), row.colour());
-      }
-    }
-    return built;
-  }
-
   /** Name of a colour's field in the form. */
   static String code(Segment segment, PinFunction function) {
     return segment.name() + "." + function.name();
@@ -52,7 +31,7 @@ class Colours {
   /** Takes every {@code SEGMENT.FUNCTION} that differs from what stood; empty is the plan's. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void take(JobFile file, Map<String, String> typed) {
-    Map<Crosswalk.Seen, WireColour> built = built(file);
+    Map<Crosswalk.Seen, WireColour> built = file.record().colours();
     for (Segment segment : Segment.values()) {
       for (PinFunction function : PinFunction.values()) {
         String text = typed.get(code(segment, function));

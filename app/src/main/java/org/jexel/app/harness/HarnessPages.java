@@ -31,15 +31,12 @@ import org.springframework.web.servlet.ModelAndView;
 @Component
 class HarnessPages {
   private final StationPages pages;
-  private final Colours colours;
   private final Stock stock;
   private final PlanMoves moves;
   private final OwnConnectors own;
 
-  HarnessPages(
-      StationPages pages, Colours colours, Stock stock, PlanMoves moves, OwnConnectors own) {
+  HarnessPages(StationPages pages, Stock stock, PlanMoves moves, OwnConnectors own) {
     this.pages = pages;
-    this.colours = colours;
     this.stock = stock;
     this.moves = moves;
     this.own = own;
@@ -97,7 +94,8 @@ class HarnessPages {
       case "choices" -> view.put("fields", FieldViews.of(RigCards.HARNESS, file));
       case "plan" -> plan(file, view);
       case "colours" -> {
-        view.put("walk", colours.crosswalk(file));
+        view.put("walk", file.work().harness().crosswalk());
+        view.put("kit", file.work().harness().kit());
         view.put("segments", Segment.values());
         view.put("wireColours", WireColour.values());
       }

@@ -39,15 +39,13 @@ class HarnessPapers {
       DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
 
   private final JobFiles files;
-  private final Colours colours;
   private final Stock stock;
   private final Pdf pdf;
   private final Shapes shapes;
   private final Clock clock;
 
-  HarnessPapers(JobFiles files, Colours colours, Stock stock, Pdf pdf, Shapes shapes, Clock clock) {
+  HarnessPapers(JobFiles files, Stock stock, Pdf pdf, Shapes shapes, Clock clock) {
     this.files = files;
-    this.colours = colours;
     this.stock = stock;
     this.pdf = pdf;
     this.shapes = shapes;
@@ -65,7 +63,8 @@ class HarnessPapers {
     model.put("connector", file.rig().connector());
     model.put("plan", drawing(file));
     model.put("rows", HarnessPages.rows(file));
-    model.put("walk", colours.crosswalk(file));
+    model.put("walk", file.work().harness().crosswalk());
+    model.put("kit", file.work().harness().kit());
     model.put("segments", Segment.values());
     model.put("studs", StudPlan.of(file.rig(), file.work().harness().plan()).studs());
     model.put("faces", HarnessPages.faces(file.rig().connector(), file.rig().convention()));

@@ -13,9 +13,11 @@ import org.springframework.stereotype.Component;
 @Component
 class HarnessRoom implements StationRoom {
   private final StepTickRepository ticks;
+  private final BuiltColourRepository colours;
 
-  HarnessRoom(StepTickRepository ticks) {
+  HarnessRoom(StepTickRepository ticks, BuiltColourRepository colours) {
     this.ticks = ticks;
+    this.colours = colours;
   }
 
   @Override
@@ -25,7 +27,7 @@ class HarnessRoom implements StationRoom {
 
   @Override
   public HarnessRows rows(Job job) {
-    return new HarnessRows(ticks.ofJob(job.id()));
+    return new HarnessRows(ticks.ofJob(job.id()), colours.ofJob(job.id()));
   }
 
   @Override

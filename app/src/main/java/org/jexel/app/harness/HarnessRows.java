@@ -1,5 +1,6 @@
 package org.jexel.app.harness;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,18 +10,33 @@ import java.util.stream.Collectors;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.StationRows;
 import org.jexel.app.job.StoredRow;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Station;
 
-/** The newest tick of each step. */
+/** The newest tick of each step, and the colours that people found. */
 final class HarnessRows implements StationRows {
   private final Map<String, StepTick> newest = new LinkedHashMap<>();
+  private final Map<Crosswalk.Seen, WireColour> built = new HashMap<>();
 
   /**
    * @param ticks every one, oldest first
+   * @param colours every one, oldest first
    */
-  HarnessRows(List<StepTick> ticks) {
+  HarnessRows(List<StepTick> ticks, List<BuiltColour> colours) {
     ticks.forEach(tick -> newest.put(tick.step(), tick));
+    for (BuiltColour row : colours) {
+      if (!row.readable()) {
+        continue;
+      }
+      WireColour colour = row.colour();
+      if (colour == null) {
+        built.remove(row.place());
+      } else {
+        built.put(row.place(), colour);
+      }
+    }
   }
 
   /** Who ticked a step; empty while it is not ticked. */
@@ -46,5 +62,6 @@ final class HarnessRows implements StationRows {
             .filter(StepTick::done)
             .map(StepTick::step)
             .collect(Collectors.toSet()));
+    record.coloured(built);
   }
 }

@@ -1,5 +1,7 @@
 package org.jexel.app.job;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.Map;
 import org.jexel.app.security.Person;
 import org.springframework.stereotype.Controller;
@@ -10,10 +12,15 @@ import org.springframework.web.servlet.ModelAndView;
 /** The job board: rows by what is next. */
 @Controller
 class BoardController {
-  private final JobList jobs;
+  /** What is due within so many days is told. */
+  private static final int SOON_DAYS = 31;
 
-  BoardController(JobList jobs) {
+  private final JobList jobs;
+  private final Clock clock;
+
+  BoardController(JobList jobs, Clock clock) {
     this.jobs = jobs;
+    this.clock = clock;
   }
 
   @GetMapping("/")
@@ -21,6 +28,7 @@ class BoardController {
       @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "1") int page,
       Person person) {
+    LocalDate today = LocalDate.now(clock.withZone(person.workshop().zone()));
     return new ModelAndView(
         "board",
         Map.of(
@@ -28,6 +36,8 @@ class BoardController {
             "units", person.units(),
             "mayChange", person.role().mayChange(),
             "jobs", jobs.board(person, q, page),
-            "q", q.strip()));
+            "q", q.strip(),
+            "today", today,
+            "soon", today.plusDays(SOON_DAYS)));
   }
 }

@@ -13,6 +13,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.MapKeyColumn;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HexFormat;
@@ -25,6 +26,7 @@ import org.jexel.core.job.Progress;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.StationState;
 import org.jexel.core.rig.Wish;
+import org.jspecify.annotations.Nullable;
 
 /** A job: a tow vehicle, a trailer, a controller and a reason. */
 @Entity
@@ -62,6 +64,7 @@ public class Job {
   private byte nextStation;
   private String nextAct;
   private String stoodBy = "";
+  private @Nullable LocalDate breakawayDue;
   private String requestKey;
   private boolean alone;
   private Instant createdAt;
@@ -122,6 +125,7 @@ public class Job {
     progress.states().forEach((station, state) -> states.put(station.name(), state.name()));
     this.nextStation = (byte) progress.next().station().number();
     this.nextAct = progress.next().text();
+    this.breakawayDue = progress.breakawayDue().orElse(null);
     this.stoodBy = build;
   }
 
@@ -168,6 +172,11 @@ public class Job {
 
   public Station nextStation() {
     return Station.values()[Math.max(1, Math.min(Station.values().length, nextStation)) - 1];
+  }
+
+  /** When its pull test or its battery is due again, as far as anybody has recorded them. */
+  public @Nullable LocalDate breakawayDue() {
+    return breakawayDue;
   }
 
   public Instant updatedAt() {

@@ -2,6 +2,7 @@ package org.jexel.app.job;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -157,9 +158,14 @@ public class JobFiles {
 
   /** A file whose stations have been worked out: whatever does not go together shows here. */
   private JobFile digested(Job job, Person person, Rows rows, List<LeftOut> leftOut) {
-    Work work = new Work(rows.record(job), plans, person.units());
+    Work work = new Work(rows.record(job, today(job)), plans, person.units());
     work.digest();
     return new JobFile(job, person, rows, leftOut, work, drafts);
+  }
+
+  /** The day that it is where the workshop is. */
+  private LocalDate today(Job job) {
+    return LocalDate.now(clock.withZone(job.workshop().zone()));
   }
 
   /**

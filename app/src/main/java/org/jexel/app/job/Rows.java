@@ -1,5 +1,6 @@
 package org.jexel.app.job;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -54,9 +55,10 @@ record Rows(Map<Station, StationRows> stations) {
   }
 
   /** What these rows tell the core of a job. */
-  JobRecord record(Job job) {
-    Shop shop = new Shop(job.workshop().stock(), job.workshop().tongueBand());
-    JobRecord.Builder record = JobRecord.of(job.wish(), job.alone(), shop);
+  JobRecord record(Job job, LocalDate day) {
+    Shop shop =
+        new Shop(job.workshop().stock(), job.workshop().tongueBand(), job.workshop().breakaway());
+    JobRecord.Builder record = JobRecord.of(job.wish(), job.alone(), shop, day);
     stations.values().forEach(rows -> rows.tell(record));
     return record.build();
   }

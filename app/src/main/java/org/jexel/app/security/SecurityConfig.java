@@ -82,6 +82,9 @@ class SecurityConfig {
                     .authenticated()
                     .requestMatchers(HttpMethod.HEAD, "/api/**")
                     .authenticated()
+                    // Sums that change nothing.
+                    .requestMatchers(HttpMethod.POST, "/api/breakaway/**")
+                    .authenticated()
                     .anyRequest()
                     .hasAnyRole(CHANGERS))
         .exceptionHandling(

@@ -7,8 +7,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.OptionalDouble;
+import org.jexel.core.breakaway.BreakawayRule;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.rig.TongueBand;
+import org.jspecify.annotations.Nullable;
 
 /** A workshop: everything else belongs to one. */
 @Entity
@@ -23,6 +26,10 @@ public class Workshop {
   private double tongueShareGreatest;
 
   private String wireStock;
+
+  private @Nullable Double breakawayFromKg;
+  private int breakawayProofMonths = BreakawayRule.USUAL.proofMonths();
+  private int breakawayBatteryYears = BreakawayRule.USUAL.batteryYears();
 
   @Version private int version;
 
@@ -62,6 +69,20 @@ public class Workshop {
 
   public TongueBand tongueBand() {
     return new TongueBand(tongueShareLeast, tongueShareGreatest);
+  }
+
+  public BreakawayRule breakaway() {
+    OptionalDouble from =
+        breakawayFromKg == null ? OptionalDouble.empty() : OptionalDouble.of(breakawayFromKg);
+    return new BreakawayRule(from, breakawayProofMonths, breakawayBatteryYears);
+  }
+
+  /** From now on the workshop goes by this. */
+  public void goBy(BreakawayRule rule) {
+    this.breakawayFromKg =
+        rule.requiredFrom().isPresent() ? rule.requiredFrom().getAsDouble() : null;
+    this.breakawayProofMonths = rule.proofMonths();
+    this.breakawayBatteryYears = rule.batteryYears();
   }
 
   public List<WireSize> stock() {

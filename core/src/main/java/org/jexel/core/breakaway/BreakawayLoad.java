@@ -1,26 +1,24 @@
 package org.jexel.core.breakaway;
 
+import java.time.LocalDate;
 import java.util.Optional;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
-import org.jexel.core.quantity.Figure;
-import org.jexel.core.quantity.Unit;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
 /**
- * What the breakaway battery has to carry, and what age and cold leave of it.
+ * What the breakaway battery has to carry, and for how long it does.
  *
  * @param amps all magnets at 12 V, or what an actuator's pump takes on average while it holds, A
  * @param pump whether it is an actuator's pump
- * @param share of the capacity that is left; as of a new one while the age is not known
- * @param ageKnown whether somebody read how old it is
+ * @param battery that is there or planned
  * @param holding how long it holds them; empty without electric brakes, and where no kit is there
  */
 public record BreakawayLoad(
-    double amps, boolean pump, double share, boolean ageKnown, Optional<HoldingTime> holding) {
+    double amps, boolean pump, BreakawayBattery battery, Optional<HoldingTime> holding) {
   private static final double BATTERY_VOLTS = 12;
 
   /**
@@ -29,7 +27,10 @@ public record BreakawayLoad(
    */
   private static final double PUMP_RUNS = 0.25;
 
-  public static BreakawayLoad of(Rig rig, Harness harness) {
+  /**
+   * @param day on which it is asked
+   */
+  public static BreakawayLoad of(Rig rig, Harness harness, LocalDate day) {
     double amps =
         harness.loads().stream()
             .filter(load -> load.kind() == Load.Kind.MAGNET)
@@ -39,28 +40,19 @@ public record BreakawayLoad(
     if (pump) {
       amps = PUMP_RUNS * rig.sheet().si(RigField.CHARGE_AMPS);
     }
-    Figure age = rig.sheet().figure(RigField.BREAKAWAY_AGE);
-    boolean known = Double.isFinite(age.si());
-    double share =
-        HoldingTime.derating(
-            known ? Unit.YEAR.fromSi(age.si()) : 0,
-            Unit.CELSIUS.fromSi(rig.sheet().si(RigField.BREAKAWAY_COLD)));
+    BreakawayBattery battery = BreakawayBattery.of(rig.sheet(), day);
     boolean none =
         rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE;
-    double left = share * rig.sheet().si(RigField.BREAKAWAY_CAPACITY);
     return new BreakawayLoad(
         amps,
         pump,
-        share,
-        known,
-        amps > 0 && !none
-            ? Optional.of(HoldingTime.of(left, amps, HoldingTime.LEAD_ACID))
-            : Optional.empty());
+        battery,
+        amps > 0 && !none ? Optional.of(battery.holding(amps)) : Optional.empty());
   }
 
   /** One whose age nobody knows may be worn, and how long a pump runs is a guess: neither holds. */
   public Optional<Verdict> verdict() {
-    boolean known = ageKnown && !pump;
+    boolean known = battery.ageKnown() && !pump;
     return holding.map(time -> known ? time.verdict() : time.verdict().and(Verdict.WATCH));
   }
 }

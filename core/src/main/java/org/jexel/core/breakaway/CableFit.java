@@ -2,6 +2,7 @@ package org.jexel.core.breakaway;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -60,12 +61,7 @@ public record CableFit(
     if (!refused.isEmpty()) {
       findings.add(new Finding(Verdict.FAILS, refused + " Give it an eye of its own."));
     }
-    if (window.chainsBind()) {
-      findings.add(
-          new Finding(
-              Verdict.FAILS,
-              "A chain is taut at some turn while the trailer is still on: longer chains first."));
-    }
+    chains(window).ifPresent(findings::add);
     findings.add(held(sheet, length(window, length, units)));
     if (sheet.choice(RigField.CABLE_FIXING).assumed() && !Double.isNaN(length)) {
       findings.add(
@@ -85,6 +81,16 @@ public record CableFit(
     return new CableFit(window, length, List.copyOf(findings), events(window, length));
   }
 
+  /** Chains that bind are wrong whatever the cable. */
+  public static Optional<Finding> chains(CableWindow window) {
+    return window.chainsBind()
+        ? Optional.of(
+            new Finding(
+                Verdict.FAILS,
+                "A chain is taut at some turn while the trailer is still on: longer chains first."))
+        : Optional.empty();
+  }
+
   /** What leans on assumed places is neither sound nor wrong. */
   private static Finding held(RigSheet sheet, Finding finding) {
     long assumed = PLACES.stream().filter(field -> sheet.figure(field).assumed()).count();
@@ -100,7 +106,12 @@ public record CableFit(
                     assumed == 1 ? "it" : "them"));
   }
 
-  private static Finding length(CableWindow window, double length, UnitSystem units) {
+  /**
+   * A cable of a length in its window.
+   *
+   * @param length m; NaN while nobody has measured it
+   */
+  public static Finding length(CableWindow window, double length, UnitSystem units) {
     String least = text(window.least(), units);
     String greatest = text(window.greatest(), units);
     if (window.least() >= window.greatest()) {
@@ -122,8 +133,11 @@ public record CableFit(
     if (length > window.greatest()) {
       return new Finding(
           Verdict.FAILS,
-          "%s too long: if the trailer comes off %s, the chains hold before the pin is out."
-              .formatted(text(length - window.greatest(), units), stands(window.first())));
+          window.coupling().chains().isEmpty()
+              ? "%s too long: no chain holds this trailer, so the pin must come out at once."
+                  .formatted(text(length - window.greatest(), units))
+              : "%s too long: if the trailer comes off %s, the chains hold before the pin is out."
+                  .formatted(text(length - window.greatest(), units), stands(window.first())));
     }
     double room = Math.min(length - window.least(), window.greatest() - length);
     return room < NEAR
@@ -174,9 +188,16 @@ public record CableFit(
         new Event(
             "the pin is out, the brakes come on",
             Coupling.until(at.fixing(), at.pin(), back, cable + CableWindow.PIN)));
-    events.add(new Event("the chains are taut", at.slack(Point.Turn.STRAIGHT, back)));
+    if (!at.chains().isEmpty()) {
+      events.add(new Event("the chains are taut", at.slack(Point.Turn.STRAIGHT, back)));
+    }
     events.sort((a, b) -> Double.compare(a.back(), b.back()));
     return List.copyOf(events);
+  }
+
+  /** Whether every place that the window hangs on was measured. */
+  public static boolean placed(RigSheet sheet) {
+    return PLACES.stream().noneMatch(field -> sheet.figure(field).assumed());
   }
 
   public boolean known() {

@@ -19,7 +19,10 @@ import org.jexel.core.quantity.Term;
  *         − 25 mm: the pin is out before the chains hold
  * </pre>
  *
- * P is the fixing point on the vehicle, S the switch's pin on the trailer as it stands.
+ * Without chains L_max = L_min + 300 mm: the sooner it pulls, the nearer the trailer is still to
+ * its vehicle.
+ *
+ * <p>P is the fixing point on the vehicle, S the switch's pin on the trailer as it stands.
  *
  * @param coupling what it was worked out for
  * @param reach the greatest distance while the trailer is on, m
@@ -34,6 +37,9 @@ public record CableWindow(
 
   /** What the pin travels until it is out, m. */
   public static final double PIN = 0.025;
+
+  /** Slack at most where no chain ends the way, m. */
+  private static final double LOOSE = 0.300;
 
   /** Room that a cable can be cut to, m. */
   private static final double ROOM = 0.020;
@@ -80,7 +86,10 @@ public record CableWindow(
             .flatMap(turn -> Coupling.ways(turn).map(way -> atChains(coupling, turn, way)))
             .min(Comparator.comparingDouble(At::metres))
             .orElseThrow();
-    return new CableWindow(coupling, reach.metres, reach.turn, held.metres, held.turn);
+    return coupling.chains().isEmpty()
+        ? new CableWindow(
+            coupling, reach.metres, reach.turn, reach.metres + HANGS + LOOSE + PIN, reach.turn)
+        : new CableWindow(coupling, reach.metres, reach.turn, held.metres, held.turn);
   }
 
   private static At atChains(Coupling coupling, Point.Turn turn, Point way) {
@@ -165,7 +174,12 @@ public record CableWindow(
             "The longest cable",
             "t − p",
             List.of(
-                term("t", "least distance from fixing point to pin with a chain taut", held),
+                term(
+                    "t",
+                    coupling.chains().isEmpty()
+                        ? "no chains: the greatest distance, and 375 mm"
+                        : "least distance from fixing point to pin with a chain taut",
+                    held),
                 term("p", "what the pin travels until it is out", PIN)),
             greatest(),
             Measure.SMALL_LENGTH));

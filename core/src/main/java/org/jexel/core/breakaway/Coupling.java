@@ -14,9 +14,11 @@ import org.jexel.core.rig.YesNo;
  * @param fixing where the cable hangs on the vehicle
  * @param pin of the breakaway switch, on the trailer
  * @param chains between the hitch and the drawbar
+ * @param chains none where the coupling has none
  * @param turn the greatest that the trailer turns, either way, rad
+ * @param pitch the greatest that it tilts over crest and dip, rad
  */
-public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn) {
+public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn, double pitch) {
   /** Rise and fall of the road under the coupling, rad. */
   public static final double PITCH = Math.toRadians(10);
 
@@ -41,9 +43,12 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn)
             sheet.si(RigField.BREAKAWAY_Y),
             sheet.si(RigField.SWITCH_Z));
     boolean crossed = sheet.choice(RigField.CHAINS_CROSSED, YesNo.class) == YesNo.YES;
+    boolean chained = sheet.choice(RigField.CHAINS, YesNo.class) == YesNo.YES;
     List<Chain> chains =
-        Stream.of(1, -1).map(side -> chain(sheet, side, crossed ? -side : side)).toList();
-    return new Coupling(fixing, pin, chains, sheet.si(RigField.GREATEST_TURN));
+        chained
+            ? Stream.of(1, -1).map(side -> chain(sheet, side, crossed ? -side : side)).toList()
+            : List.of();
+    return new Coupling(fixing, pin, chains, sheet.si(RigField.GREATEST_TURN), PITCH);
   }
 
   private static Chain chain(RigSheet sheet, int hitchSide, int drawbarSide) {
@@ -57,6 +62,11 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn)
             drawbarSide * sheet.si(RigField.CHAIN_END_Y),
             sheet.si(RigField.CHAIN_END_Z)),
         sheet.si(RigField.CHAIN_LENGTH));
+  }
+
+  /** From the fixing point to the pin, straight behind, m. */
+  public double straight() {
+    return fixing.to(pin);
   }
 
   /** From the fixing point to the pin of a trailer that stands so and has come back so far, m. */
@@ -95,7 +105,7 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn)
         .map(k -> k * turn / steps)
         .boxed()
         .flatMap(
-            yaw -> Stream.of(-1.0, -0.5, 0.0, 0.5, 1.0).map(p -> new Point.Turn(yaw, p * PITCH)));
+            yaw -> Stream.of(-1.0, -0.5, 0.0, 0.5, 1.0).map(p -> new Point.Turn(yaw, p * pitch)));
   }
 
   /**
@@ -109,11 +119,11 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn)
   }
 
   Coupling fixedAt(Point other) {
-    return new Coupling(other, pin, chains, turn);
+    return new Coupling(other, pin, chains, turn, pitch);
   }
 
   Coupling pinnedAt(Point other) {
-    return new Coupling(fixing, other, chains, turn);
+    return new Coupling(fixing, other, chains, turn, pitch);
   }
 
   Coupling chained(double longer) {
@@ -121,6 +131,7 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn)
         fixing,
         pin,
         chains.stream().map(c -> new Chain(c.vehicle, c.trailer, c.length + longer)).toList(),
-        turn);
+        turn,
+        pitch);
   }
 }

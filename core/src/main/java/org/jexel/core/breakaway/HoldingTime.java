@@ -5,6 +5,7 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.BatteryChemistry;
 
 /**
  * How long a battery holds the brakes on, by Peukert: t = H·(C/(I·H))^k with H = 20 h.
@@ -26,11 +27,16 @@ public record HoldingTime(double seconds, Verdict verdict, Sum sum) {
   /** Peukert exponent of lithium iron phosphate batteries. */
   public static final double LITHIUM_IRON = 1.05;
 
-  /** Share of capacity left: −10 % a year after the second, −1 %/K below 25 °C, not under 40 %. */
-  public static double derating(double years, double celsius) {
-    double age = Math.max(0, 1 - 0.10 * Math.max(0, years - 2));
-    double cold = Math.max(0.40, 1 - 0.01 * Math.max(0, 25 - celsius));
-    return age * cold;
+  public static double exponent(BatteryChemistry chemistry) {
+    return switch (chemistry) {
+      case LEAD_ACID -> LEAD_ACID;
+      case LITHIUM_IRON -> LITHIUM_IRON;
+    };
+  }
+
+  /** The capacity that holds so many amperes for just 15 min: C = I·H·(t/H)^(1/k), A·s. */
+  static double needed(double amps, double exponent) {
+    return amps * RATED_S * Math.pow(LEAST_S / RATED_S, 1 / exponent);
   }
 
   /**

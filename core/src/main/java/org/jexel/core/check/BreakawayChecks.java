@@ -12,24 +12,33 @@ import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
 
 /**
  * What stops a trailer that came off: the charge that arrives at the box, the pin pulled under
  * load, its current, and each wheel held and free again.
  */
 final class BreakawayChecks {
+  static final CheckId AMPS = new CheckId("breakaway", "amps");
+  static final CheckId BEFORE = new CheckId("box", "breakaway");
+  static final CheckId AFTER = new CheckId("breakaway", "after");
+
+  private static final double AT_PLUG = 1;
   private static final double AT_BOX = 3;
   private static final double ON_STANDS = 6;
 
   private static final Setup PULLED = Setup.rig(StateWord.UNPLUGGED, StateWord.BREAKAWAY);
 
+  private final Rig rig;
   private final Connector connector;
   private final Harness harness;
   private final CheckMaker maker;
   private final List<Check> checks = new ArrayList<>();
 
   private BreakawayChecks(Rig rig, Harness harness, CheckMaker maker) {
+    this.rig = rig;
     this.connector = rig.connector();
     this.harness = harness;
     this.maker = maker;
@@ -39,14 +48,27 @@ final class BreakawayChecks {
     BreakawayChecks breakaway = new BreakawayChecks(rig, harness, maker);
     breakaway.charge();
     breakaway.pulled();
+    harness.loads().forEach(breakaway::stand);
     return breakaway.checks;
   }
 
-  /** With the pin out, wheel by wheel. */
-  static List<Check> wheels(Rig rig, Harness harness, CheckMaker maker) {
+  /** What the pull has left in the battery. */
+  static List<Check> after(Rig rig, Harness harness, CheckMaker maker) {
     BreakawayChecks breakaway = new BreakawayChecks(rig, harness, maker);
-    harness.loads().forEach(breakaway::stand);
+    if (pulls(maker)) {
+      breakaway.battery(
+          AFTER,
+          "Breakaway battery, after the pull",
+          "Plug out, breakaway pin in, a minute after the last pull.",
+          "A sound one comes back to within a fifth of a volt of what it showed before.");
+    }
     return breakaway.checks;
+  }
+
+  /** Whether a pulled pin feeds the brakes at all. */
+  static boolean pulls(CheckMaker maker) {
+    return maker.reaches(PULLED, Harness.SWITCH_IN, Harness.SWITCH_OUT)
+        && maker.reaches(PULLED, Nodes.plug(PinFunction.BRAKE), Nodes.plug(PinFunction.EARTH));
   }
 
   /**
@@ -60,6 +82,9 @@ final class BreakawayChecks {
         Nodes.box(PinFunction.CHARGE),
         "box, charge",
         "The feed that keeps the trailer's batteries alive: no lamp tells when it is gone.");
+    if (!rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class).charged()) {
+      return;
+    }
     charge(
         "battery",
         "Charge at the breakaway's battery",
@@ -88,19 +113,37 @@ final class BreakawayChecks {
     }
   }
 
-  /** Battery, switch and leads at once, under the brakes' load. */
+  /**
+   * Pin in, out and in again: the battery before, the switch open and closed by the volts at one
+   * pair of pins, the current, and what the battery has left.
+   */
   private void pulled() {
+    battery(
+        BEFORE,
+        "Breakaway battery, before the pull",
+        "Plug out for ten minutes.",
+        "At rest it shows how full it is; a charge that ended a minute ago does not count.");
     String live = Nodes.plug(PinFunction.BRAKE);
     String earth = Nodes.plug(PinFunction.EARTH);
-    boolean wired =
-        maker.reaches(PULLED, Harness.SWITCH_IN, Harness.SWITCH_OUT)
-            && maker.reaches(PULLED, live, earth);
-    if (wired) {
+    if (pulls(maker)) {
+      add(
+          new CheckMaker.Words(
+              new CheckId("breakaway", "rest"),
+              "Brake pin, breakaway pin in",
+              Check.Group.BREAKAWAY,
+              PinFunction.BRAKE,
+              "Wheels chocked, plug out, breakaway pin pressed home.",
+              "At the trailer's plug",
+              pin(connector, PinFunction.BRAKE),
+              pin(connector, PinFunction.EARTH),
+              "The switch must be open: a pin that is part-way out drags the wheels and empties the battery.",
+              AT_PLUG),
+          new Probing(Setup.rig(StateWord.UNPLUGGED), Measure.VOLTS, live, earth));
       add(
           new CheckMaker.Words(
               new CheckId("breakaway", "pulled"),
               "Brake pin, breakaway pulled",
-              Check.Group.CHARGE,
+              Check.Group.BREAKAWAY,
               PinFunction.BRAKE,
               "Wheels chocked, plug out; pull the breakaway pin for the reading, and put it back.",
               "At the trailer's plug",
@@ -113,14 +156,34 @@ final class BreakawayChecks {
     }
   }
 
+  private void battery(CheckId id, String title, String state, String why) {
+    String earth = Nodes.box(PinFunction.EARTH);
+    Setup rest = Setup.rig(StateWord.UNPLUGGED);
+    if (maker.reaches(rest, Harness.BREAKAWAY_PLUS, earth)) {
+      add(
+          new CheckMaker.Words(
+              id,
+              title,
+              Check.Group.BREAKAWAY,
+              PinFunction.CHARGE,
+              state,
+              "At the breakaway battery",
+              "breakaway battery, plus",
+              "box, earth",
+              why,
+              AT_BOX),
+          new Probing(rest, Measure.VOLTS, Harness.BREAKAWAY_PLUS, earth));
+    }
+  }
+
   /** What is missing of it tells how many brakes are off. */
   private void current() {
     long magnets = harness.loads().stream().filter(load -> load.kind() == Load.Kind.MAGNET).count();
     add(
         new CheckMaker.Words(
-            new CheckId("breakaway", "amps"),
+            AMPS,
             "Breakaway current, pin pulled",
-            Check.Group.CHARGE,
+            Check.Group.BREAKAWAY,
             PinFunction.BRAKE,
             "Wheels chocked, plug out; pull the breakaway pin for the reading, and put it back.",
             "Clamp on the lead from the breakaway's battery",
@@ -138,15 +201,12 @@ final class BreakawayChecks {
 
   /** With the pin out, wheel by wheel; that each is free again is the round of turned wheels. */
   private void stand(Load load) {
-    boolean wired =
-        load.kind() == Load.Kind.MAGNET
-            && maker.reaches(PULLED, Harness.SWITCH_IN, Harness.SWITCH_OUT);
-    if (wired) {
+    if (load.kind() == Load.Kind.MAGNET && pulls(maker)) {
       add(
           new CheckMaker.Words(
               CheckId.of("held", load),
               "Pin out: " + load.label(),
-              Check.Group.SEEN,
+              Check.Group.BREAKAWAY,
               PinFunction.BRAKE,
               "Plug out; this wheel off the ground on a stand, the others chocked. Pull the breakaway pin, turn the wheel, put the pin back: seconds only.",
               "At the wheel",

@@ -59,8 +59,9 @@ public record Check(
     MAGNETS("Each magnet by itself", false),
     BRAKES("Brakes under load", true),
     AT_THE_LAMP("At each lamp and magnet", false),
-    CHARGE("Charge and breakaway", true),
+    CHARGE("Charge of the trailer’s batteries", true),
     SEEN("Seen, heard and felt", true),
+    BREAKAWAY("Breakaway: pin in, out, and in again", true),
     MOVED("Moved by hand", false),
     WHEELS("At each wheel", false),
     DRUM("Drum off", false),
@@ -130,11 +131,11 @@ public record Check(
       case BRAKES, LOADED ->
           // A clamp is on the conductor, not on a pin.
           measure == Measure.VOLTS ? Optional.of(Face.View.SOCKET_WIRING) : Optional.empty();
-      case CHARGE ->
-          function == PinFunction.BRAKE && measure == Measure.VOLTS
+      case BREAKAWAY ->
+          probing.red().equals(Nodes.plug(PinFunction.BRAKE))
               ? Optional.of(Face.View.PLUG_FACE)
               : Optional.empty();
-      case SUPPLY, FUSES, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS, WHEELS, DRUM, DRIVEN ->
+      case SUPPLY, FUSES, CHARGE, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS, WHEELS, DRUM, DRIVEN ->
           Optional.empty();
     };
   }
@@ -162,7 +163,7 @@ public record Check(
   public boolean ofTheBrakes() {
     return switch (group) {
       case BRAKES, TRAILER, MAGNETS, WHEELS, DRUM, DRIVEN -> true;
-      case SEEN -> function == PinFunction.BRAKE;
+      case SEEN, BREAKAWAY -> function == PinFunction.BRAKE && !measure.words().isEmpty();
       default -> false;
     };
   }

@@ -3,6 +3,7 @@ package org.jexel.core.check;
 import java.util.Optional;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.network.LampPins;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 
@@ -10,6 +11,9 @@ import org.jexel.core.quantity.NoFigure;
 final class CheckMeaning {
   /** Below this share of the expected value a feed is dead rather than weak. */
   private static final double DEAD = 0.1;
+
+  private static final String NOT_AS_COMPUTED =
+      "Not as computed for this state. The fault finder weighs what can explain it.";
 
   private CheckMeaning() {}
 
@@ -45,10 +49,11 @@ final class CheckMeaning {
           "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
       case MOVED ->
           "It makes and breaks where your hand is: open it there, clean or renew the contact, and move it again.";
+      case BREAKAWAY -> check.measure().words().isEmpty() ? pin(check, low, dead) : NOT_AS_COMPUTED;
       case SEEN ->
           check.function() != null && check.probing().red().equals(LampPins.own(check.function()))
               ? "The vehicle's own lamps differ as well: what is wrong lies ahead of the socket, or a current that finds no earth on the trailer comes back through them."
-              : "Not as computed for this state. The fault finder weighs what can explain it.";
+              : NOT_AS_COMPUTED;
       case WHEELS, DRUM, DRIVEN -> WheelChecks.meaning(check.measure(), reading);
       case SUPPLY ->
           SupplyFinding.of(reading)
@@ -70,22 +75,32 @@ final class CheckMeaning {
                   ? "Open: a broken conductor, an open return, or all magnets off."
                   : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
       case CHARGE ->
-          check.measure() == Measure.AMPS
-              ? pulled(low, dead)
-              : check.function() == PinFunction.CHARGE
-                  ? low
-                      ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
-                      : "More than computed: there may be no isolating diode, or the battery takes no charge."
-                  : dead
-                      ? "A trailer that comes off would not brake. Look at the breakaway's battery, its fuse, its switch and both leads."
-                      : low
-                          ? "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts."
-                          : "More than computed: a magnet is off, or the battery is under charge.";
+          low
+              ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
+              : "More than computed: there may be no isolating diode, or the battery takes no charge.";
       case BRAKES -> brakes(check, low, dead);
     };
   }
 
-  private static String pulled(boolean low, boolean dead) {
+  private static String pin(Check check, boolean low, boolean dead) {
+    boolean out = check.probing().setup().state().is(StateWord.BREAKAWAY);
+    if (check.measure() == Measure.AMPS) {
+      return amps(low, dead);
+    } else if (check.function() == PinFunction.CHARGE) {
+      return low
+          ? "The breakaway's battery is flat or worn: charge it, let it rest, read again; replace it if it does not stay up."
+          : "Above a resting battery: is a charger on it, or is it one of another kind?";
+    } else if (!out) {
+      return "The brakes are fed with the pin in: it is part-way out, or the switch is bridged. It drags the wheels and empties the battery.";
+    }
+    return dead
+        ? "A trailer that comes off would not brake. Look at the breakaway's battery, its fuse, its switch and both leads."
+        : low
+            ? "Less than computed: the breakaway's battery is weak, or its switch or leads lose volts."
+            : "More than computed: a magnet is off, or the battery is under charge.";
+  }
+
+  private static String amps(boolean low, boolean dead) {
     return dead
         ? "No brake would hold once the trailer is off. Look at the breakaway's battery, its fuse, its switch and both leads."
         : low

@@ -33,6 +33,12 @@ public final class CheckSheet {
   /** Id of the check whose reading every later one starts from. */
   public static final String SUPPLY = BATTERY.text();
 
+  /** Ids of the clamp on the breakaway's lead, and of its battery before and after the pull. */
+  public static final String PIN_AMPS = BreakawayChecks.AMPS.text();
+
+  public static final String BATTERY_BEFORE = BreakawayChecks.BEFORE.text();
+  public static final String BATTERY_AFTER = BreakawayChecks.AFTER.text();
+
   /** Six lead cells at rest, by the usual tables of open-circuit volts against charge. */
   private static final double THREE_QUARTERS_VOLTS = 12.4;
 
@@ -73,7 +79,7 @@ public final class CheckSheet {
     sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
     sheet.checks.addAll(SenseChecks.of(rig, harness, sheet.maker));
-    sheet.checks.addAll(BreakawayChecks.wheels(rig, harness, sheet.maker));
+    sheet.checks.addAll(BreakawayChecks.after(rig, harness, sheet.maker));
     sheet.checks.addAll(MovedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(WheelChecks.of(harness, sheet.maker));
     sheet.checks.sort(Comparator.comparing(Check::group));

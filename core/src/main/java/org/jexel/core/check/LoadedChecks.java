@@ -112,17 +112,6 @@ final class LoadedChecks {
     if (harness.has(PinFunction.BRAKE)) {
       wholeReturn();
     }
-    volts(
-        new CheckId("box", "breakaway"),
-        "Breakaway battery",
-        Check.Group.BOX,
-        PinFunction.CHARGE,
-        "Plug out for ten minutes.",
-        "At the breakaway battery",
-        Setup.rig(StateWord.UNPLUGGED),
-        new Lead(Harness.BREAKAWAY_PLUS, "breakaway battery, plus"),
-        Lead.box(PinFunction.EARTH),
-        AT_BOX);
   }
 
   /** The brakes' current shows a poor earth that lamps are too weak for. */

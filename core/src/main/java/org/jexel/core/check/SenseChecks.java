@@ -185,7 +185,8 @@ final class SenseChecks {
             new CheckMaker.Words(
                 CheckId.of("turns", load),
                 actuator ? "Turn a braked wheel" : "Turn the wheel: " + load.label(),
-                Check.Group.SEEN,
+                // Once a pin has been pulled, each wheel is to be free again.
+                BreakawayChecks.pulls(maker) ? Check.Group.BREAKAWAY : Check.Group.SEEN,
                 PinFunction.BRAKE,
                 "All off, plug out, breakaway pin in; wheel off the ground on a stand.",
                 "At the wheel",

@@ -1,11 +1,13 @@
 package org.jexel.core.harness;
 
 import java.util.List;
-import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Step.Phase;
 
 /** Steps on brakes and breakaway of the trailer: what is mounted, and what is joined. */
 final class BrakeSteps {
+  static final String SWITCH = "breakaway switch with cable";
+  static final String BATTERY = "breakaway battery";
+
   private final Scope scope;
   private final StepList steps;
 
@@ -19,13 +21,18 @@ final class BrakeSteps {
       steps.add(
           Phase.MOUNT,
           Scope.MOUNT_BREAKAWAY,
-          "Mount breakaway switch, battery and diode",
+          scope.chargedKit()
+              ? "Mount breakaway switch, battery and diode"
+              : "Mount breakaway switch and battery",
           "The switch in line with the pull, its pin free to come straight out; nothing else on its circuit.",
           List.of("spanner", "drill"),
-          List.of("breakaway switch", "battery in its box", "isolating diode"),
+          scope.chargedKit()
+              ? List.of(SWITCH, BATTERY, "isolating diode")
+              : List.of(SWITCH, BATTERY),
           30,
           "Charge it away from sparks.");
     }
+    renewed();
     if (actuator()) {
       steps.add(
           Phase.MOUNT,
@@ -39,16 +46,64 @@ final class BrakeSteps {
     }
   }
 
+  /** On a kit that stays. */
+  private void renewed() {
+    if (scope.kitWork().ofTheSwitch()) {
+      steps.add(
+          Phase.MOUNT,
+          "kit.switch",
+          "A new breakaway switch in the old one’s place",
+          "Mark which of the old leads is the brakes’ side before it comes off. The new one with its pin in, in line with the pull; two sealed joints. Cut or knot no cable to length: one that fits the window comes with it or is bought for it.",
+          List.of("spanner", "cutters", "ratchet crimper", "hot-air gun"),
+          List.of(SWITCH, "sealed sleeves"),
+          25,
+          "Its battery is off: with the pin out it puts its full current on the brakes.");
+    }
+    if (scope.kitWork().ofTheBattery()) {
+      steps.add(
+          Phase.MOUNT,
+          "kit.battery",
+          "A new breakaway battery in its box",
+          "The same volts, no less capacity, its posts the same way round. Minus last. Write its date on the lid and on the rig, and charge it before the pull test.",
+          List.of("screwdriver"),
+          List.of(BATTERY),
+          15,
+          "The old one goes to a collection point, its posts taped.");
+    }
+  }
+
   void join() {
-    if (scope.newBreakaway() && scope.harness().has(PinFunction.CHARGE)) {
+    if (scope.newBreakaway()) {
+      steps.add(
+          Phase.JOIN,
+          "join.breakaway",
+          "Join the kit’s leads by function, not by colour",
+          "Its colours are its maker’s. Find each lead with the meter: ohms through the switch with the pin in and out tell its two; the battery’s two by volts. Plus to the switch, the switch’s other side to the brakes, minus to the earth stud.",
+          List.of("meter", "ratchet crimper", "hot-air gun"),
+          List.of("rings", "sealed sleeves"),
+          15,
+          "The pin stays in while you join: a lead that touches is live with the battery’s full current.");
+    }
+    if (scope.newBreakaway() && scope.chargedKit()) {
       steps.add(
           Phase.JOIN,
           "join.charge",
           "Join the kit's charge line",
-          "From the charge stud through a small fuse and the diode to the battery's plus; the ring of the diode towards the battery. Without a charge pin the kit is charged by hand, and says so on its lid.",
+          "From the charge stud through a small fuse and the diode to the battery's plus; the ring of the diode towards the battery.",
           List.of("ratchet crimper"),
           List.of("inline fuse"),
           10,
+          "");
+    }
+    if (scope.newBreakaway() && !scope.chargedKit()) {
+      steps.add(
+          Phase.JOIN,
+          "join.by-hand",
+          "Write on the lid that it is charged by hand",
+          "No line keeps this battery up. Write on the lid how and how often it is charged, and cap the kit's charge lead if it has one.",
+          List.of("felt pen"),
+          List.of("tags"),
+          3,
           "");
     }
     if (scope.newBrakes() && scope.rig().hasMagnets()) {

@@ -225,7 +225,7 @@ public final class HarnessPlanner {
   private void charge() {
     boolean actuator = rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC;
     boolean battery =
-        rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class) != BreakawayKit.NONE
+        rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class).charged()
             || rig.sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
     if (!rig.carries(PinFunction.CHARGE) || !(actuator || battery)) {
       return;

@@ -46,9 +46,18 @@ public record Materials(List<Item> items, List<String> tools) {
           new Item(Phrase.of("junction box, %d studs", rig.connector().pins().size()), 1, "box"));
     }
     if (scope.newBreakaway()) {
-      items.add(new Item("breakaway switch with cable", 1, "breakaway"));
-      items.add(new Item("breakaway battery in its box", 1, "breakaway"));
-      items.add(new Item("isolating diode with fuse", 1, "charge feed"));
+      items.add(new Item(BrakeSteps.SWITCH, 1, "breakaway"));
+      items.add(new Item(BrakeSteps.BATTERY + " in its box", 1, "breakaway"));
+      if (scope.chargedKit()) {
+        items.add(new Item("isolating diode with fuse", 1, "charge feed"));
+      }
+    }
+    if (scope.kitWork().ofTheSwitch()) {
+      items.add(new Item(BrakeSteps.SWITCH, 1, "breakaway, renewed"));
+      items.add(new Item("sealed sleeve", 2, "breakaway, renewed"));
+    }
+    if (scope.kitWork().ofTheBattery()) {
+      items.add(new Item(BrakeSteps.BATTERY, 1, "breakaway, renewed"));
     }
     scope
         .wantedLamps()

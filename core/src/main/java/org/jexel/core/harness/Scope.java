@@ -5,6 +5,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.KitWork;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -127,6 +128,17 @@ public final class Scope {
     boolean missing = kit(RigField.BREAKAWAY_KIT) == BreakawayKit.NONE;
     return kit(RigField.PLANNED_BREAKAWAY) != BreakawayKit.NONE
         && (wish(Wish.NEW_BUILD, Wish.ADD_BREAKAWAY) || wish(Wish.CONVERT) && (missing || begun));
+  }
+
+  /** Whether the vehicle keeps the planned kit's battery up. */
+  boolean chargedKit() {
+    return kit(RigField.PLANNED_BREAKAWAY).charged() && harness.has(PinFunction.CHARGE);
+  }
+
+  /** What is renewed on a kit that stays. */
+  public KitWork kitWork() {
+    boolean there = kit(RigField.BREAKAWAY_KIT) != BreakawayKit.NONE && !newBreakaway();
+    return there ? rig.sheet().choice(RigField.KIT_WORK, KitWork.class) : KitWork.NOTHING;
   }
 
   /** Whether an earth screw is made: the box's with the box or its cord, a lamp's with the lamp. */

@@ -4,6 +4,7 @@ import java.util.List;
 import org.jexel.core.harness.Step.Phase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.KitWork;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
 import org.jexel.core.rig.YesNo;
@@ -66,7 +67,7 @@ public final class StepPlan {
       vehicle.dead();
     }
     cab(acts, Phase.CAB);
-    if (anything()) {
+    if (wires()) {
       continuity();
     }
     if (dead) {
@@ -77,6 +78,10 @@ public final class StepPlan {
   }
 
   private boolean anything() {
+    return wires() || scope.kitWork() != KitWork.NOTHING;
+  }
+
+  private boolean wires() {
     return !scope.newSpans().isEmpty() || scope.newBox() || !scope.wantedLamps().isEmpty();
   }
 
@@ -133,7 +138,7 @@ public final class StepPlan {
 
   /** A kit that this job fits has no battery to be opened yet. */
   private boolean ownBreakaway() {
-    return kit() == BreakawayKit.OWN_BATTERY && !scope.newBreakaway();
+    return kit().ownBox() && !scope.newBreakaway();
   }
 
   private boolean aboard() {
@@ -231,6 +236,7 @@ public final class StepPlan {
         30,
         "");
     batteriesOff();
+    new BrakeSteps(scope, steps).mount();
     steps.add(
         Phase.JOIN,
         "repair.mend",

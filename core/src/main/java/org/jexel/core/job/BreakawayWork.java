@@ -1,36 +1,71 @@
 package org.jexel.core.job;
 
 import java.util.List;
+import java.util.Optional;
 import org.jexel.core.breakaway.BreakawayLoad;
 import org.jexel.core.breakaway.CableFit;
-import org.jexel.core.check.Check;
-import org.jexel.core.check.Round;
+import org.jexel.core.breakaway.SharedCharge;
+import org.jexel.core.breakaway.WhatItHolds;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.network.StateWord;
-import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jexel.core.rig.YesNo;
 
 /** Station 5: the breakaway's battery, its cable, and the proof of both by the pin pulled. */
 public final class BreakawayWork {
   private final Rig rig;
   private final Once<BreakawayLoad> load;
   private final Once<CableFit> cable;
-  private final BenchWork bench;
+  private final Once<Optional<WhatItHolds>> held;
+  private final Once<Harness> plan;
+  private final PullTest pull;
+  private final JobRecord record;
+  private final UnitSystem units;
 
-  BreakawayWork(JobRecord record, Once<Harness> plan, BenchWork bench, UnitSystem units) {
+  BreakawayWork(
+      JobRecord record, Once<Harness> plan, RigWork rigWork, BenchWork bench, UnitSystem units) {
     this.rig = record.rig();
-    this.bench = bench;
+    this.record = record;
+    this.units = units;
+    this.plan = plan;
+    this.pull = new PullTest(rig, plan, bench);
     this.cable = new Once<>(() -> CableFit.of(rig.sheet(), units));
-    this.load = new Once<>(() -> BreakawayLoad.of(rig, plan.get()));
+    this.load = new Once<>(() -> BreakawayLoad.of(rig, plan.get(), record.day()));
+    this.held =
+        new Once<>(
+            () ->
+                planned() && rig.hasMagnets()
+                    ? Optional.of(WhatItHolds.of(rig, plan.get(), rigWork.load()))
+                    : Optional.empty());
   }
 
   public BreakawayLoad load() {
     return load.get();
+  }
+
+  private boolean planned() {
+    return rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class) != BreakawayKit.NONE;
+  }
+
+  /** What it is worth on a slope and on the move; empty where no magnet hangs on a kit. */
+  public Optional<WhatItHolds> held() {
+    return held.get();
+  }
+
+  /** What its battery loses to what it is joined to; empty where no vehicle charges it. */
+  public Optional<SharedCharge> shared() {
+    return SharedCharge.of(rig, plan.get(), load());
+  }
+
+  /** Whether its battery lies indoors, out of the frost. */
+  public boolean isIndoors() {
+    return rig.hasElectricBrakes()
+        && !isMissing()
+        && rig.sheet().choice(RigField.BATTERY_INDOORS, YesNo.class) == YesNo.YES;
   }
 
   /** Its cable, against the tightest turn and against the chains. */
@@ -38,14 +73,19 @@ public final class BreakawayWork {
     return cable.get();
   }
 
-  /** The bench's rounds that prove it: pin pulled, each wheel held, each free with the pin in. */
-  public List<Round> proof() {
-    return Round.of(bench.proof().stream().filter(BreakawayWork::proves).toList());
+  /** Its proof by the pin. */
+  public PullTest pull() {
+    return pull;
   }
 
-  private static boolean proves(Check check) {
-    return check.probing().setup().state().is(StateWord.BREAKAWAY)
-        || check.measure() == Measure.TURNING;
+  /** As a report tells it; empty where nothing electric brakes. */
+  public List<String> told() {
+    return rig.hasElectricBrakes() ? BreakawayTold.of(rig, this, units) : List.of();
+  }
+
+  /** When pull test and battery are due again. */
+  public Due due() {
+    return Due.of(pull, load().battery(), record);
   }
 
   /**
@@ -75,16 +115,18 @@ public final class BreakawayWork {
           ? StationState.NOT_YET
           : StationState.FAILS;
     }
+    if (isIndoors()) {
+      return StationState.FAILS;
+    }
     boolean known = !sheet.figure(RigField.BREAKAWAY_CAPACITY).assumed() && cable().known();
-    List<Verdict> pulled = proof().stream().map(bench::verdict).toList();
-    boolean proved = !pulled.isEmpty() && !pulled.contains(Verdict.NOT_YET);
     Verdict worst =
-        pulled.stream()
-            .reduce(Verdict.HOLDS, Verdict::and)
+        Verdict.HOLDS
+            .and(pull.worst())
             .and(load().verdict().orElse(Verdict.WATCH))
-            .and(cable().verdict());
+            .and(cable().verdict())
+            .and(due().verdict());
     return known || worst == Verdict.FAILS
-        ? StationState.of(worst, proved)
+        ? StationState.of(worst, pull.isRead())
         : StationState.UNDER_WAY;
   }
 }

@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.harness.Circuit;
+import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.KitWiring;
 import org.jexel.core.harness.Scope;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StepPlan;
@@ -23,6 +25,7 @@ public final class HarnessWork {
   private final Once<Harness> plan;
   private final Once<Scope> scope;
   private final Once<List<Step>> steps;
+  private final Once<Crosswalk> crosswalk;
 
   HarnessWork(JobRecord record, Once<Harness> plan, BenchWork bench, UnitSystem units) {
     this.rig = record.rig();
@@ -31,10 +34,21 @@ public final class HarnessWork {
     this.plan = plan;
     this.scope = new Once<>(() -> new Scope(rig, record.wish(), plan.get(), ticked));
     this.steps = new Once<>(() -> StepPlan.of(scope.get(), units));
+    this.crosswalk = new Once<>(() -> Crosswalk.of(rig, plan.get(), record.colours()));
   }
 
   public Harness plan() {
     return plan.get();
+  }
+
+  /** What each conductor does along its way, in the colours of the plan and as found. */
+  public Crosswalk crosswalk() {
+    return crosswalk.get();
+  }
+
+  /** The breakaway kit lead by lead, against those colours. */
+  public KitWiring kit() {
+    return KitWiring.of(rig, plan(), crosswalk());
   }
 
   /** What of the plan is work for this job. */

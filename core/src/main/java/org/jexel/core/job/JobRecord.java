@@ -1,10 +1,14 @@
 package org.jexel.core.job;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.cab.Fitting;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.Wish;
 import org.jexel.core.road.Setting;
@@ -19,9 +23,11 @@ import org.jspecify.annotations.Nullable;
  * @param wish what is wanted
  * @param alone whether somebody works without a helper
  * @param shop what the workshop decides for all of its jobs
+ * @param day on which it is looked at, where the workshop is: batteries age, and proofs run out
  * @param readings every one, oldest first
  * @param repairs oldest first
  * @param ticked ids of the steps that people ticked
+ * @param colours of conductors, as somebody found them
  * @param found in the cab
  * @param stops those that no later one corrects, oldest first
  * @param setting the newest settled gain
@@ -31,9 +37,11 @@ public record JobRecord(
     Wish wish,
     boolean alone,
     Shop shop,
+    LocalDate day,
     List<Taken> readings,
     List<Mended> repairs,
     Set<String> ticked,
+    Map<Crosswalk.Seen, WireColour> colours,
     Fitting.Found found,
     List<TestStop> stops,
     Optional<Setting> setting) {
@@ -41,12 +49,13 @@ public record JobRecord(
     readings = List.copyOf(readings);
     repairs = List.copyOf(repairs);
     ticked = Set.copyOf(ticked);
+    colours = Map.copyOf(colours);
     stops = List.copyOf(stops);
   }
 
   /** A job of which nothing is recorded but what it starts from. */
-  public static Builder of(Wish wish, boolean alone, Shop shop) {
-    return new Builder(wish, alone, shop);
+  public static Builder of(Wish wish, boolean alone, Shop shop, LocalDate day) {
+    return new Builder(wish, alone, shop, day);
   }
 
   /** Takes each station's part, one after the other; for one thread. */
@@ -54,18 +63,21 @@ public record JobRecord(
     private final Wish wish;
     private final boolean alone;
     private final Shop shop;
+    private final LocalDate day;
     private @Nullable Rig rig;
     private List<Taken> readings = List.of();
     private List<Mended> repairs = List.of();
     private Set<String> ticked = Set.of();
+    private Map<Crosswalk.Seen, WireColour> colours = Map.of();
     private Fitting.Found found = Fitting.Found.NOTHING;
     private List<TestStop> stops = List.of();
     private Optional<Setting> setting = Optional.empty();
 
-    private Builder(Wish wish, boolean alone, Shop shop) {
+    private Builder(Wish wish, boolean alone, Shop shop, LocalDate day) {
       this.wish = wish;
       this.alone = alone;
       this.shop = shop;
+      this.day = day;
     }
 
     public Builder rig(Rig entered) {
@@ -89,6 +101,11 @@ public record JobRecord(
       return this;
     }
 
+    public Builder coloured(Map<Crosswalk.Seen, WireColour> seen) {
+      this.colours = seen;
+      return this;
+    }
+
     public Builder found(Fitting.Found inTheCab) {
       this.found = inTheCab;
       return this;
@@ -102,7 +119,7 @@ public record JobRecord(
 
     public JobRecord build() {
       return new JobRecord(
-          rig(), wish, alone, shop, readings, repairs, ticked, found, stops, setting);
+          rig(), wish, alone, shop, day, readings, repairs, ticked, colours, found, stops, setting);
     }
   }
 }

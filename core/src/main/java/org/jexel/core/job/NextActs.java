@@ -244,6 +244,22 @@ final class NextActs {
   }
 
   private Optional<NextAct> breakaway() {
+    if (work.breakaway().isIndoors()) {
+      return Optional.of(
+          act(
+              Station.BREAKAWAY,
+              new Aim.Enter(RigField.BATTERY_INDOORS),
+              "Put the breakaway’s battery back: not to be towed without it"));
+    }
+    Optional<Round> owed = work.breakaway().pull().owed();
+    if (owed.isPresent()) {
+      return owed.map(
+          round ->
+              act(
+                  Station.BENCH,
+                  new Aim.Read(round.id()),
+                  "Again, since the pin was pulled after it: " + round.title()));
+    }
     return work.breakaway().isMissing()
         ? Optional.of(
             act(Station.BREAKAWAY, new Aim.FitBreakaway(), "Fit a breakaway and enter its battery"))

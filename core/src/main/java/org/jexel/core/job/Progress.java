@@ -1,15 +1,19 @@
 package org.jexel.core.job;
 
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * How the stations of a job stand, and its single next act.
  *
  * @param states one for each station
  * @param next what to do now
+ * @param breakawayDue when its pull test or its battery is due again; empty while neither counts
  */
-public record Progress(Map<Station, StationState> states, NextAct next) {
+public record Progress(
+    Map<Station, StationState> states, NextAct next, Optional<LocalDate> breakawayDue) {
 
   static Progress of(Work work) {
     Map<Station, StationState> states = new EnumMap<>(Station.class);
@@ -20,7 +24,7 @@ public record Progress(Map<Station, StationState> states, NextAct next) {
     states.put(Station.BREAKAWAY, work.breakaway().state());
     states.put(Station.ROAD, work.road().state());
     states.put(Station.HANDOVER, handover(work, states));
-    return new Progress(states, NextActs.of(work));
+    return new Progress(states, NextActs.of(work), work.breakaway().due().first());
   }
 
   /** The report is due once every other station stands; nobody has signed one yet. */

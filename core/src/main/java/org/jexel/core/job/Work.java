@@ -27,7 +27,7 @@ public final class Work {
     this.bench = new BenchWork(record, planner);
     this.harness = new HarnessWork(record, plan, bench, units);
     this.cab = new CabWork(record, plan);
-    this.breakaway = new BreakawayWork(record, plan, bench, units);
+    this.breakaway = new BreakawayWork(record, plan, rig, bench, units);
     this.road = new RoadWork(record, rig, bench);
     this.progress = new Once<>(() -> Progress.of(this));
   }

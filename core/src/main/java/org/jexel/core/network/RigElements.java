@@ -156,9 +156,8 @@ final class RigElements {
     BreakawayKit kit = rig.sheet().choice(RigField.PLANNED_BREAKAWAY, BreakawayKit.class);
     boolean house = rig.sheet().choice(RigField.HOUSE_BATTERY, YesNo.class) == YesNo.YES;
     if (kit != BreakawayKit.NONE) {
-      String battery =
-          kit == BreakawayKit.OWN_BATTERY ? RigNetwork.BREAKAWAY_BATTERY : RigNetwork.HOUSE_BATTERY;
-      battery(battery, BREAKAWAY_PLUS, RigNetwork.DIODE_BREAKAWAY);
+      String battery = kit.ownBox() ? RigNetwork.BREAKAWAY_BATTERY : RigNetwork.HOUSE_BATTERY;
+      battery(battery, BREAKAWAY_PLUS, RigNetwork.DIODE_BREAKAWAY, kit.charged());
       boolean wired = harness.spans().stream().anyMatch(s -> s.duty() == Duty.BREAKAWAY);
       if (wired) {
         String name = FaultEdit.BREAKAWAY_SWITCH;
@@ -169,12 +168,12 @@ final class RigElements {
       }
     }
     if (house && kit != BreakawayKit.HOUSE_BATTERY) {
-      battery(RigNetwork.HOUSE_BATTERY, "house_pos", "diode_house");
+      battery(RigNetwork.HOUSE_BATTERY, "house_pos", "diode_house", true);
     }
   }
 
   /** A battery on the trailer, charged through an isolating diode where the feed exists. */
-  private void battery(String name, String plus, String diode) {
+  private void battery(String name, String plus, String diode, boolean charged) {
     put(
         new Element.Source(
             name, plus, Nodes.box(PinFunction.EARTH), SMALL_BATTERY_VOLTS, SMALL_BATTERY_OHMS));
@@ -186,7 +185,7 @@ final class RigElements {
         SMALL_BATTERY_SPREAD_VOLTS,
         Measure.VOLTS,
         Provenance.ASSUMED);
-    if (harness.has(PinFunction.CHARGE)) {
+    if (charged && harness.has(PinFunction.CHARGE)) {
       put(new Diode(diode, Nodes.box(PinFunction.CHARGE), plus, Diode.SILICON_VOLTS));
       both(
           diode,

@@ -35,7 +35,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   static final String BREAKAWAY_BATTERY = "breakaway_battery";
 
   static final String HOUSE_BATTERY = "house_battery";
-  static final String DIODE_BREAKAWAY = "diode_breakaway";
+  public static final String DIODE_BREAKAWAY = "diode_breakaway";
 
   /** Test leads and clips of a bench supply, Ω, and their fuse, A. */
   private static final double LEAD_OHMS = 0.05;

@@ -50,6 +50,8 @@ public enum Measure {
   GAIN(Unit.ONE, 2, Unit.ONE, 2),
   /** What is stamped on a fuse or breaker: no decimals beyond those it has. */
   RATING(Unit.AMPERE, 1, Unit.AMPERE, 1),
+  /** A day: see {@link CalendarDay}. */
+  DATE(Unit.ONE, 0, Unit.ONE, 0),
   /** What the eye says of a fuse, and of a new one in its place. */
   FUSE("sound", "blown", "blows again"),
   /** What the eye says of a lamp: its place in the list. */
@@ -122,6 +124,9 @@ public enum Measure {
     }
     if (!words.isEmpty()) {
       return words.get((int) Math.max(0, Math.min(words.size() - 1, Math.round(si))));
+    }
+    if (this == DATE) {
+      return CalendarDay.text(si);
     }
     Optional<NoFigure> none = NoFigure.of(this, si);
     if (none.isPresent()) {

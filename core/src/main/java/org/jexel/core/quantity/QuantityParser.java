@@ -49,6 +49,9 @@ public final class QuantityParser {
     if (!measure.words().isEmpty()) {
       return word(text, measure);
     }
+    if (measure == Measure.DATE) {
+      return CalendarDay.parse(text);
+    }
     Optional<NoFigure> none = NoFigure.said(measure, text);
     if (none.isPresent()) {
       return new Parsed.Value(none.get().si());

@@ -114,7 +114,9 @@ final class Defaults {
           sheet.choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.HOUSE_BATTERY
               ? Assumption.of(Unit.AMPERE_HOUR.toSi(60), "a small house battery")
               : Assumption.of(Unit.AMPERE_HOUR.toSi(5), "a usual breakaway box");
-      case BREAKAWAY_AGE -> Assumption.of(Double.NaN, "not known until its date code is read");
+      case BREAKAWAY_CHEMISTRY -> Assumption.of(BatteryChemistry.LEAD_ACID, "usual in such boxes");
+      case BREAKAWAY_MADE -> Assumption.of(Double.NaN, "not known until its date code is read");
+      case BATTERY_INDOORS -> Assumption.of(YesNo.NO, "in its box, where it is needed");
       case BREAKAWAY_COLD ->
           Assumption.of(Unit.CELSIUS.toSi(25), "the temperature at which batteries are rated");
       case CHARGE_AMPS ->
@@ -151,12 +153,35 @@ final class Defaults {
       case BREAKAWAY_X ->
           Assumption.of(0.3 * sheet.si(RigField.DRAWBAR_LENGTH), "near the coupler");
       case BREAKAWAY_Y -> Assumption.of(0, "in line with the pull");
+      case KIT_WORK -> Assumption.of(KitWork.NOTHING, "nothing is renewed until it is chosen");
+      case LEAD_CHARGE, LEAD_PLUS, LEAD_MINUS, LEAD_SWITCH_IN, LEAD_SWITCH_OUT ->
+          Assumption.of(LeadColour.UNSEEN, "a kit’s colours follow no convention: look");
+      case COUPLING ->
+          sheet.choice(RigField.TRAILER_KIND, TrailerKind.class) == TrailerKind.GOOSENECK
+              ? Assumption.of(CouplingKind.GOOSENECK, "usual for this kind")
+              : Assumption.of(CouplingKind.BALL, "usual for this kind");
+      case CHAINS ->
+          coupling(sheet) == CouplingKind.FIFTH_WHEEL
+              ? Assumption.of(YesNo.NO, "a fifth wheel has usually none")
+              : Assumption.of(YesNo.YES, "usual with a ball");
       case CABLE_LENGTH -> Assumption.of(Double.NaN, "not known until it is measured");
       case CABLE_FIXING -> Assumption.of(CableFixing.OWN_EYE, "where it belongs; look");
-      case FIXING_X -> Assumption.of(0.15, "on the hitch's cross member");
-      case FIXING_Y -> Assumption.of(0.1, "beside the receiver");
-      case FIXING_Z -> Assumption.of(-0.1, "at the height of the cross member");
-      case SWITCH_Z -> Assumption.of(0.05, "on the drawbar's upper flange");
+      case FIXING_X ->
+          coupling(sheet).inTheBed()
+              ? Assumption.of(-0.3, "an eye in the bed behind the coupling")
+              : Assumption.of(0.15, "on the hitch's cross member");
+      case FIXING_Y ->
+          coupling(sheet).inTheBed()
+              ? Assumption.of(0.2, "beside the coupling")
+              : Assumption.of(0.1, "beside the receiver");
+      case FIXING_Z ->
+          coupling(sheet).inTheBed()
+              ? Assumption.of(-0.1, "on the floor of the bed")
+              : Assumption.of(-0.1, "at the height of the cross member");
+      case SWITCH_Z ->
+          coupling(sheet).inTheBed()
+              ? Assumption.of(0.5, "on the neck, above the bed's sides")
+              : Assumption.of(0.05, "on the drawbar's upper flange");
       case SWITCH_TURNED -> Assumption.of(0, "pointing straight ahead");
       case GREATEST_TURN -> Assumption.of(Math.toRadians(90), "square across, as in a yard");
       case CHAINS_CROSSED -> Assumption.of(YesNo.YES, "usual, so that they catch the drawbar");
@@ -173,6 +198,10 @@ final class Defaults {
       case GAIN_STEP -> Assumption.of(0.5, "half steps");
       case CONTROLLER_DROP -> Assumption.of(0.3, "a pulsed output stage");
     };
+  }
+
+  private static CouplingKind coupling(RigSheet sheet) {
+    return sheet.choice(RigField.COUPLING, CouplingKind.class);
   }
 
   private static Assumption asOnTheFirstAxle(FieldKey first, RigSheet sheet) {

@@ -7,8 +7,10 @@ import static org.jexel.core.rig.Subject.CONTROLLER;
 import static org.jexel.core.rig.Subject.TOW;
 import static org.jexel.core.rig.Subject.TRAILER;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.Unit;
@@ -67,7 +69,16 @@ public enum RigField {
   JUNCTION_BOX(TRAILER, "Junction box", YesNo.class, MEASURED),
   BREAKAWAY_KIT(TRAILER, "Breakaway kit", BreakawayKit.class, MEASURED),
   BREAKAWAY_CAPACITY(TRAILER, "Breakaway battery", Measure.CAPACITY, 3_600, 1_080_000, 0, PLATE),
-  BREAKAWAY_AGE(TRAILER, "Breakaway battery’s age", Measure.YEARS, 0, Unit.YEAR.toSi(40), 0, PLATE),
+  BREAKAWAY_CHEMISTRY(TRAILER, "Battery’s cells", BatteryChemistry.class, PLATE),
+  BREAKAWAY_MADE(
+      TRAILER,
+      "Battery’s date",
+      Measure.DATE,
+      CalendarDay.si(LocalDate.of(1990, 1, 1)),
+      CalendarDay.si(LocalDate.of(2099, 12, 31)),
+      0,
+      PLATE),
+  BATTERY_INDOORS(TRAILER, "Battery taken indoors", YesNo.class, MEASURED),
   BREAKAWAY_COLD(
       TRAILER,
       "Coldest that it must hold in",
@@ -98,6 +109,15 @@ public enum RigField {
   BREAKAWAY_Y(
       TRAILER, "Breakaway switch, left of the middle", Measure.LENGTH, -1.6, 1.6, 0, CHOSEN),
 
+  KIT_WORK(TRAILER, "Renewed in this job", KitWork.class, CHOSEN),
+  LEAD_CHARGE(TRAILER, "Kit’s charge lead", LeadColour.class, MEASURED),
+  LEAD_PLUS(TRAILER, "Kit’s battery plus", LeadColour.class, MEASURED),
+  LEAD_MINUS(TRAILER, "Kit’s battery minus", LeadColour.class, MEASURED),
+  LEAD_SWITCH_IN(TRAILER, "Switch, the battery’s side", LeadColour.class, MEASURED),
+  LEAD_SWITCH_OUT(TRAILER, "Switch, the brakes’ side", LeadColour.class, MEASURED),
+
+  COUPLING(TRAILER, "Coupling", CouplingKind.class, MEASURED),
+  CHAINS(TRAILER, "Safety chains", YesNo.class, MEASURED),
   CABLE_LENGTH(TRAILER, "Cable, eye to pin", Measure.SMALL_LENGTH, 0.05, 4, 0, MEASURED),
   CABLE_FIXING(TOW, "Cable hangs on", CableFixing.class, MEASURED),
   FIXING_X(TOW, "Fixing point, ahead of the ball", Measure.SMALL_LENGTH, -0.5, 2, 0, MEASURED),
@@ -260,6 +280,6 @@ public enum RigField {
         || this == WEIGHED_AXLES
         || this == BREAKER_FITTED
         || this == CABLE_LENGTH
-        || this == BREAKAWAY_AGE;
+        || this == BREAKAWAY_MADE;
   }
 }

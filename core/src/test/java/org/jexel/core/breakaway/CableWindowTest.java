@@ -132,6 +132,88 @@ class CableWindowTest {
   }
 
   /**
+   * Every tenth of a degree of turn and pitch; in each the trailer falls back in nine ways, by
+   * halving the way until a chain is taut: no formula for the slack, no coarse grid.
+   */
+  private static double[] searched(Coupling c) {
+    double reach = 0;
+    double held = 100;
+    int turns = (int) Math.round(Math.toDegrees(c.turn()) * 10);
+    for (int t = -turns; t <= turns; t++) {
+      double yaw = Math.toRadians(t / 10.0);
+      for (int p = -100; p <= 100; p++) {
+        double pitch = Math.toRadians(p / 10.0);
+        double[] pin = moved(c.pin(), yaw, pitch, new double[3]);
+        reach = Math.max(reach, distance(c.fixing(), pin));
+        double[][] ends =
+            c.chains().stream()
+                .map(chain -> moved(chain.trailer(), yaw, pitch, new double[3]))
+                .toArray(double[][]::new);
+        for (int eighth = 0; eighth <= 8; eighth++) {
+          double x = -Math.cos(eighth * yaw / 8);
+          double y = -Math.sin(eighth * yaw / 8);
+          double way = untilTaut(c, ends, x, y);
+          held = Math.min(held, distance(c.fixing(), fallen(pin, x, y, way)));
+        }
+      }
+    }
+    return new double[] {reach, held};
+  }
+
+  private static double[] fallen(double[] at, double x, double y, double way) {
+    return new double[] {at[0] + x * way, at[1] + y * way, at[2]};
+  }
+
+  private static double untilTaut(Coupling c, double[][] ends, double x, double y) {
+    double low = 0;
+    double high = 4;
+    for (int i = 0; i < 14; i++) {
+      double middle = (low + high) / 2;
+      boolean slack = true;
+      for (int k = 0; k < ends.length; k++) {
+        Coupling.Chain chain = c.chains().get(k);
+        slack &= distance(chain.vehicle(), fallen(ends[k], x, y, middle)) < chain.length();
+      }
+      if (slack) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  @Test
+  void theWindowIsWithinTwoMillimetresOfATenthOfADegree() {
+    for (Object[] more :
+        List.of(
+            new Object[] {RigField.CHAINS_CROSSED, "YES"},
+            new Object[] {
+              RigField.CHAINS_CROSSED, "NO",
+              RigField.FIXING_Y, -0.3,
+              RigField.BREAKAWAY_Y, 0.12,
+              RigField.CHAIN_LENGTH, 0.85
+            })) {
+      Coupling coupling = Coupling.of(sheet(more));
+      CableWindow window = CableWindow.of(coupling);
+      double[] searched = searched(coupling);
+      assertThat(window.least()).isCloseTo(searched[0] + 0.050, within(0.002));
+      assertThat(window.greatest()).isCloseTo(searched[1] - 0.025, within(0.002));
+    }
+  }
+
+  @Test
+  void aCouplingWithoutChainsAllowsAHandOfSlack() {
+    CableFit fifth = fit(RigField.COUPLING, "FIFTH_WHEEL", RigField.CABLE_LENGTH, 1.4);
+    assertThat(fifth.window().coupling().chains()).isEmpty();
+    assertThat(fifth.window().greatest() - fifth.window().least()).isCloseTo(0.3, within(1e-9));
+    assertThat(fifth.worst().words()).contains("no chain holds this trailer");
+    assertThat(fifth.events())
+        .extracting(CableFit.Event::what)
+        .doesNotContain("the chains are taut");
+  }
+
+  /**
    * No chains' eyes apart, everything in one line: the greatest distance is straight behind, 0.40 +
    * 0.15 m; the chain of 1.0 m over 0.40 m gives 0.60 m of way back, so the cable is 1.15 m then.
    */

@@ -40,16 +40,6 @@ class HoldingTimeTest {
   }
 
   @Test
-  void ageAndColdTakeTheirShare() {
-    assertThat(HoldingTime.derating(0, 25)).isEqualTo(1);
-    assertThat(HoldingTime.derating(2, 30)).isEqualTo(1);
-    assertThat(HoldingTime.derating(4, 25)).isCloseTo(0.8, within(1e-12));
-    assertThat(HoldingTime.derating(2, 5)).isCloseTo(0.8, within(1e-12));
-    assertThat(HoldingTime.derating(0, -100)).isCloseTo(0.4, within(1e-12));
-    assertThat(HoldingTime.derating(30, 25)).isZero();
-  }
-
-  @Test
   void noBatteryOrNoLoadIsRefused() {
     assertThatThrownBy(() -> HoldingTime.of(-1, 7.5, 1.25))
         .isInstanceOf(IllegalArgumentException.class);

@@ -91,10 +91,15 @@ class CheckSheetTest {
             "brake.amps",
             "charge.box",
             "charge.battery",
-            "breakaway.pulled",
             "look.tail",
             "hums",
-            "turns");
+            "box.breakaway",
+            "breakaway.rest",
+            "breakaway.pulled",
+            "breakaway.amps",
+            "held",
+            "turns",
+            "breakaway.after");
     assertThat(checks).extracting(Check::group).isSortedAccordingTo((a, b) -> a.compareTo(b));
     Set<String> ids = new HashSet<>();
     assertThat(checks).allSatisfy(c -> assertThat(ids.add(c.id())).isTrue());

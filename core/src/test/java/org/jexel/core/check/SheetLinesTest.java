@@ -75,7 +75,8 @@ class SheetLinesTest {
         .containsEntry("brake", 4L)
         .containsEntry("wakes", 1L)
         .containsEntry("charge", 2L)
-        .containsEntry("breakaway", 2L)
+        // Pin in, out, its current, and the battery afterwards.
+        .containsEntry("breakaway", 4L)
         .containsEntry("held", 2L)
         .containsEntry("magnet", 6L)
         .containsEntry("hums", 2L)

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -14,12 +15,14 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.jexel.core.Rigs;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.breakaway.BreakawayRule;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StepPlan;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.LoadItem;
@@ -35,7 +38,8 @@ import org.junit.jupiter.api.Test;
 
 /** One next act, and the states of the stations, as a job goes on. */
 class NextActsTest {
-  private static final Shop SHOP = new Shop(WireSize.GAUGES, TongueBand.NORTH_AMERICA);
+  private static final Shop SHOP =
+      new Shop(WireSize.GAUGES, TongueBand.NORTH_AMERICA, BreakawayRule.USUAL);
   private static final Object[] PLATES = {
     RigField.KERB_MASS, 2100,
     RigField.TOW_RATING, 2500,
@@ -85,6 +89,9 @@ class NextActsTest {
     RigField.TOW_CONNECTOR, "blade-7"
   };
 
+  private static final LocalDate DAY = LocalDate.of(2026, 1, 15);
+  private static final Instant MORNING = Instant.parse("2026-01-15T07:00:00Z");
+
   private final Map<String, Object[]> sheet = new LinkedHashMap<>();
   private final List<LoadItem> load = new ArrayList<>();
   private final List<Taken> readings = new ArrayList<>();
@@ -111,7 +118,7 @@ class NextActsTest {
     Object[] all = sheet.values().stream().flatMap(Arrays::stream).toArray();
     Rig rig = Rigs.rig(Rigs.sheet(all), load.toArray(LoadItem[]::new));
     return new Work(
-        JobRecord.of(wish, false, SHOP)
+        JobRecord.of(wish, false, SHOP, DAY)
             .rig(rig)
             .read(readings, repairs)
             .ticked(ticked)
@@ -130,12 +137,12 @@ class NextActsTest {
   }
 
   private void read(String check, double value) {
-    Instant at = Instant.EPOCH.plusSeconds(60L * ++minute);
+    Instant at = MORNING.plusSeconds(60L * ++minute);
     readings.add(new Taken(readings.size() + 1, check, value, at, "Somebody"));
   }
 
   private void mend(String... again) {
-    repairs.add(new Mended(List.of(again), Instant.EPOCH.plusSeconds(60L * ++minute)));
+    repairs.add(new Mended(List.of(again), MORNING.plusSeconds(60L * ++minute)));
   }
 
   /** Every check of the proof as a sound rig shows it. */
@@ -475,8 +482,8 @@ class NextActsTest {
           "OWN_BATTERY",
           RigField.BREAKAWAY_CAPACITY,
           90_000,
-          RigField.BREAKAWAY_AGE,
-          3e7
+          RigField.BREAKAWAY_MADE,
+          CalendarDay.si(DAY.minusYears(1))
         });
     assertThat(state(Station.BREAKAWAY)).as("no cable").isEqualTo(StationState.UNDER_WAY);
     entered(new Object[] {RigField.CABLE_LENGTH, 0.7});
@@ -542,7 +549,7 @@ class NextActsTest {
 
   @Test
   void aRecordWithoutARigIsNone() {
-    assertThatThrownBy(() -> JobRecord.of(wish, false, SHOP).build())
+    assertThatThrownBy(() -> JobRecord.of(wish, false, SHOP, DAY).build())
         .hasMessageContaining("the rig is told first");
   }
 }

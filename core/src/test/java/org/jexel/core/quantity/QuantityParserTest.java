@@ -114,7 +114,8 @@ class QuantityParserTest {
       @ForAll @DoubleRange(min = 0.01, max = 9999) double si,
       @ForAll Measure measure,
       @ForAll UnitSystem system) {
-    Assume.that(measure.words().isEmpty());
+    // A day is told to the day: see CalendarDayTest.
+    Assume.that(measure.words().isEmpty() && measure != Measure.DATE);
     String printed = measure.text(si, system);
     double back = value(printed, measure, system);
     double step = measure.unit(system).toSi(1);
