@@ -11,6 +11,7 @@ import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.BrakedMass;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.breakaway.Point;
 import org.jexel.core.breakaway.WhatItHolds;
 import org.jexel.core.check.Round;
 import org.jexel.core.harness.KitWiring;
@@ -18,6 +19,7 @@ import org.jexel.core.job.BreakawayWork;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -80,11 +82,14 @@ class BreakawayController {
 
   private static void cable(JobFile file, double turn, Map<String, Object> view) {
     double degrees = Double.isFinite(turn) ? Math.max(-120, Math.min(120, turn)) : 0;
+    RigSheet sheet = file.rig().sheet();
+    Point jack = new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0);
     view.put("turn", Math.round(degrees));
     view.put("fields", FieldViews.of(RigCards.CABLE, file));
     view.put(
         "drawing",
-        CableDrawing.draw(file.work().breakaway().cable(), Math.toRadians(degrees), file.units()));
+        CableDrawing.draw(
+            file.work().breakaway().cable(), jack, Math.toRadians(degrees), file.units()));
   }
 
   private static void wiring(JobFile file, Map<String, Object> view) {

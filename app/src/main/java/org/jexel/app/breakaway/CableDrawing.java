@@ -31,6 +31,11 @@ final class CableDrawing {
   /** Most that a view reaches from its middle, px. */
   private static final double REACH = 125;
 
+  /** Of the jack's post in the view from the side, px. */
+  private static final double JACK_ABOVE = 52;
+
+  private static final double JACK_BELOW = 34;
+
   /** Of the hitch ahead of the ball, px. */
   private static final double HITCH = 110;
 
@@ -47,9 +52,10 @@ final class CableDrawing {
   }
 
   /**
-   * @param turn of the trailer in the view from above, rad
+   * @param jack where its post stands on the trailer
+   * @param turn of the trailer, rad
    */
-  static String draw(CableFit fit, double turn, UnitSystem units) {
+  static String draw(CableFit fit, Point jack, double turn, UnitSystem units) {
     Coupling coupling = fit.window().coupling();
     double scale = REACH / farthest(coupling);
     Point.Turn yaw = new Point.Turn(turn, 0);
@@ -57,11 +63,17 @@ final class CableDrawing {
     return new CableDrawing("Cable and chains from above, to scale", scale)
             .view(
                 coupling,
+                jack,
                 yaw,
                 Point::y,
                 Phrase.of("from above, turned by %.0f°: %s", Math.toDegrees(turn), apart))
         + new CableDrawing("Cable and chains from the left, to scale", scale)
-            .view(coupling, Point.Turn.STRAIGHT, Point::z, "from the left, straight behind");
+            .view(
+                coupling,
+                jack,
+                yaw,
+                Point::z,
+                Phrase.of("from the left, turned by %.0f°", Math.toDegrees(turn)));
   }
 
   private static double farthest(Coupling coupling) {
@@ -75,7 +87,11 @@ final class CableDrawing {
   }
 
   private String view(
-      Coupling coupling, Point.Turn turn, ToDoubleFunction<Point> across, String words) {
+      Coupling coupling,
+      Point jack,
+      Point.Turn turn,
+      ToDoubleFunction<Point> across,
+      String words) {
     Point end = new Point(-1.15 * REACH / scale, 0, 0).on(turn);
     svg.line(
         x(new Point(0, 0, 0)),
@@ -91,6 +107,7 @@ final class CableDrawing {
         "stroke-linecap",
         "round");
     svg.rect(BALL - HITCH, MIDDLE - 6, HITCH, 12.0, Look.part(1.2));
+    jack(jack.on(turn), across);
     for (Coupling.Chain chain : coupling.chains()) {
       between(chain.vehicle(), chain.trailer().on(turn), across, CHAIN);
     }
@@ -100,6 +117,22 @@ final class CableDrawing {
     named(coupling.pin().on(turn), across, "pin", "start", 9);
     svg.label(WIDTH / 2, HEIGHT - 10, words, "middle", 14, INK);
     return svg.finish();
+  }
+
+  /** Its post: a ring from above, two lines from the side. */
+  private void jack(Point foot, ToDoubleFunction<Point> across) {
+    if (isSide(across)) {
+      svg.rect(x(foot) - 5, MIDDLE - JACK_ABOVE, 10, JACK_ABOVE + JACK_BELOW, Look.part(1.4));
+    } else {
+      svg.circle(x(foot), y(foot, across), 7.0, Look.part(1.4));
+    }
+    svg.label(
+        x(foot),
+        isSide(across) ? MIDDLE - JACK_ABOVE - 5 : y(foot, across) - 11,
+        "jack",
+        "middle",
+        13,
+        INK);
   }
 
   private void named(
@@ -117,9 +150,12 @@ final class CableDrawing {
     return BALL - scale * point.x();
   }
 
+  private static boolean isSide(ToDoubleFunction<Point> across) {
+    return across.applyAsDouble(new Point(0, 0, 1)) > 0;
+  }
+
   /** Left of travel is down when it is to the left, as on the Towline; up is up. */
   private double y(Point point, ToDoubleFunction<Point> across) {
-    boolean side = across.applyAsDouble(new Point(0, 0, 1)) > 0;
-    return MIDDLE + (side ? -1 : 1) * scale * across.applyAsDouble(point);
+    return MIDDLE + (isSide(across) ? -1 : 1) * scale * across.applyAsDouble(point);
   }
 }

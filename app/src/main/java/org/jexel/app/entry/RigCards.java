@@ -127,6 +127,8 @@ public enum RigCards {
       BREAKAWAY_Y,
       SWITCH_Z,
       SWITCH_TURNED,
+      JACK_X,
+      JACK_Y,
       GREATEST_TURN,
       CHAINS,
       CHAIN_LENGTH,

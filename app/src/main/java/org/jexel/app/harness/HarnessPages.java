@@ -100,6 +100,7 @@ class HarnessPages {
         view.put("wireColours", WireColour.values());
       }
       case "box" -> {
+        view.put("kit", file.work().harness().kit());
         view.put("studs", StudPlan.of(file.rig(), harness).studs());
         view.put("splices", harness.joints().stream().filter(HarnessPages::splice).count());
       }

@@ -24,6 +24,9 @@ public record CableFit(
   /** Nearer than this to an end of the window a cable is watched, m. */
   private static final double NEAR = 0.025;
 
+  /** From the middle of a jack's post to a cable that touches it, m. */
+  private static final double JACK = 0.04;
+
   /** More than this between pull and switch binds the pin, rad. */
   private static final double BINDS = Math.toRadians(20);
 
@@ -67,6 +70,12 @@ public record CableFit(
       findings.add(
           new Finding(
               Verdict.WATCH, "Nobody has said yet what the cable hangs on: look, and enter it."));
+    }
+    if (catches(sheet, window.coupling())) {
+      findings.add(
+          new Finding(
+              Verdict.WATCH,
+              "In a turn the cable can lie against the jack and catch on it: lead it past on the other side, or move the switch."));
     }
     double off = offTheSwitch(window.coupling(), sheet.si(RigField.SWITCH_TURNED));
     if (off > BINDS) {
@@ -167,6 +176,17 @@ public record CableFit(
 
   private static String text(double metres, UnitSystem units) {
     return Measure.SMALL_LENGTH.text(metres, units);
+  }
+
+  /** A jack that somebody measured, in the way of the straight cable at some turn. */
+  private static boolean catches(RigSheet sheet, Coupling coupling) {
+    if (sheet.figure(RigField.JACK_X).assumed() || sheet.figure(RigField.JACK_Y).assumed()) {
+      return false;
+    }
+    Point jack = new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0);
+    return coupling
+        .turns(1)
+        .anyMatch(turn -> jack.on(turn).beside(coupling.fixing(), coupling.pin().on(turn)) < JACK);
   }
 
   /** Between the pull and the way the pin comes out, rad. */

@@ -30,6 +30,15 @@ public record Point(double x, double y, double z) {
     return Math.sqrt(way.dot(way));
   }
 
+  /** How far it lies beside the line between two others, seen from above, m. */
+  double beside(Point one, Point other) {
+    double dx = other.x - one.x;
+    double dy = other.y - one.y;
+    double along = ((x - one.x) * dx + (y - one.y) * dy) / (dx * dx + dy * dy);
+    double share = Math.max(0, Math.min(1, along));
+    return Math.hypot(x - one.x - share * dx, y - one.y - share * dy);
+  }
+
   /** Where it comes to on a trailer that stands so about the ball. */
   public Point on(Turn turn) {
     double ahead = x * Math.cos(turn.pitch()) + z * Math.sin(turn.pitch());

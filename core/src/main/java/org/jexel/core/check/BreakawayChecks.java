@@ -21,6 +21,7 @@ import org.jexel.core.rig.RigField;
  * load, its current, and each wheel held and free again.
  */
 final class BreakawayChecks {
+  static final CheckId DIODE = new CheckId("charge", "diode");
   static final CheckId AMPS = new CheckId("breakaway", "amps");
   static final CheckId BEFORE = new CheckId("box", "breakaway");
   static final CheckId AFTER = new CheckId("breakaway", "after");
@@ -91,6 +92,31 @@ final class BreakawayChecks {
         Harness.BREAKAWAY_PLUS,
         "breakaway battery, plus",
         "Behind the isolating diode a little less than before it. As much as before it: no diode, and the vehicle's starter drains the box; no more than at rest: it is the wrong way round.");
+    diode();
+  }
+
+  /**
+   * By its own drop: what the vehicle gives and what the battery has made of it cancel. The plug's
+   * pin tells less, for a voltmeter sees the battery through the leak of a sound diode.
+   */
+  private void diode() {
+    Setup running = Setup.rig(StateWord.RUNNING);
+    String anode = Nodes.box(PinFunction.CHARGE);
+    if (harness.has(PinFunction.CHARGE) && maker.reaches(running, anode, Harness.BREAKAWAY_PLUS)) {
+      add(
+          new CheckMaker.Words(
+              DIODE,
+              "Across the isolating diode, engine running",
+              Check.Group.CHARGE,
+              PinFunction.CHARGE,
+              "Plug in, engine running, everything off.",
+              "At the breakaway's box",
+              "box, charge",
+              "breakaway battery, plus",
+              "A sound diode keeps some tenths of a volt. Nothing across it: it is missing or bridged, and the vehicle's starter drains the box. A volt and more: it is the wrong way round, and nothing charges.",
+              AT_BOX),
+          new Probing(running, Measure.VOLTS, anode, Harness.BREAKAWAY_PLUS));
+    }
   }
 
   private void charge(String id, String title, String live, String red, String why) {

@@ -75,9 +75,13 @@ final class CheckMeaning {
                   ? "Open: a broken conductor, an open return, or all magnets off."
                   : "Too much resistance: a magnet or a wheel's joint is open, or a return is poor.";
       case CHARGE ->
-          low
-              ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
-              : "More than computed: there may be no isolating diode, or the battery takes no charge.";
+          check.id().equals(BreakawayChecks.DIODE.text())
+              ? low
+                  ? "No volts across it: the diode is missing or bridged. The vehicle's starter drains the box."
+                  : "Too many volts across it: the diode is the wrong way round or open, and nothing charges the box."
+              : low
+                  ? "The trailer's battery is not kept up, or flat: look at the charge pin, its fuse, its run and the diode."
+                  : "More than computed: there may be no isolating diode, or the battery takes no charge.";
       case BRAKES -> brakes(check, low, dead);
     };
   }

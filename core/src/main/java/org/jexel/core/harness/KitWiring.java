@@ -85,6 +85,14 @@ public record KitWiring(BreakawayKit kit, List<Lead> leads, List<Clash> clashes)
     return new KitWiring(kit, List.copyOf(leads), List.copyOf(clashes));
   }
 
+  /** The kit's own leads that land on a stud, beside what the harness runs there. */
+  public List<Lead> at(PinFunction function) {
+    return leads.stream()
+        .filter(lead -> lead.lead() != KitLead.SWITCH_OUT)
+        .filter(lead -> lead.lead().joins().equals(Optional.of(function)))
+        .toList();
+  }
+
   private static Optional<Integer> stud(StudPlan plan, PinFunction function) {
     return plan.studs().stream()
         .filter(stud -> stud.function() == function)

@@ -183,6 +183,8 @@ final class Defaults {
               ? Assumption.of(0.5, "on the neck, above the bed's sides")
               : Assumption.of(0.05, "on the drawbar's upper flange");
       case SWITCH_TURNED -> Assumption.of(0, "pointing straight ahead");
+      case JACK_X -> Assumption.of(0.35, "behind the coupler");
+      case JACK_Y -> Assumption.of(0, "on the middle");
       case GREATEST_TURN -> Assumption.of(Math.toRadians(90), "square across, as in a yard");
       case CHAINS_CROSSED -> Assumption.of(YesNo.YES, "usual, so that they catch the drawbar");
       case CHAIN_LENGTH -> Assumption.of(0.9, "a usual pair");

@@ -126,6 +126,8 @@ public enum RigField {
   SWITCH_Z(TRAILER, "Switch, above the ball", Measure.SMALL_LENGTH, -0.6, 1, 0, MEASURED),
   SWITCH_TURNED(
       TRAILER, "Switch, turned from straight ahead", Measure.DEGREES, 0, Math.PI, 0, MEASURED),
+  JACK_X(TRAILER, "Jack, behind the ball", Measure.SMALL_LENGTH, 0, 2, 0, MEASURED),
+  JACK_Y(TRAILER, "Jack, left of the middle", Measure.SMALL_LENGTH, -0.6, 0.6, 0, MEASURED),
   GREATEST_TURN(
       TRAILER,
       "Greatest turn, either way",

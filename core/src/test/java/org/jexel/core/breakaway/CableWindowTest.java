@@ -202,6 +202,17 @@ class CableWindowTest {
     }
   }
 
+  /** On the line from eye to pin it is touched straight behind; far behind the pin never. */
+  @Test
+  void aCableThatCanLieAgainstTheJackIsWatched() {
+    String says = "against the jack";
+    assertThat(fit(RigField.JACK_X, 0.3, RigField.JACK_Y, 0.02).findings())
+        .anyMatch(found -> found.words().contains(says));
+    assertThat(fit(RigField.JACK_X, 0.9, RigField.JACK_Y, 0).findings())
+        .noneMatch(found -> found.words().contains(says));
+    assertThat(fit().findings()).as("nobody measured it").noneMatch(f -> f.words().contains(says));
+  }
+
   @Test
   void aCouplingWithoutChainsAllowsAHandOfSlack() {
     CableFit fifth = fit(RigField.COUPLING, "FIFTH_WHEEL", RigField.CABLE_LENGTH, 1.4);

@@ -59,6 +59,30 @@ class BreakawayChecksTest {
     assertThat(read("held.magnet_axle2_left", off)).isEqualTo(1);
   }
 
+  /** Bridged it drops nothing; the wrong way round it holds off what the vehicle gives. */
+  @Test
+  void aMissingDiodeIsReadAcrossItAndOneThatIsTurnedAsWell() {
+    assertThat(verdict("charge.diode")).isEqualTo(Verdict.HOLDS);
+    assertThat(read("charge.diode")).isBetween(0.2, 0.7);
+    assertThat(read("charge.diode", Fault.of(Fault.Kind.BYPASSED, "diode_breakaway")))
+        .isLessThan(0.05);
+    for (Fault.Kind kind : List.of(Fault.Kind.BYPASSED, Fault.Kind.REVERSED)) {
+      assertThat(verdict("charge.diode", Fault.of(kind, "diode_breakaway")))
+          .isEqualTo(Verdict.FAILS);
+    }
+    assertThat(check("charge.diode").meaning(Verdict.FAILS, 0)).contains("missing or bridged");
+    assertThat(check("charge.diode").meaning(Verdict.FAILS, 1.4)).contains("wrong way round");
+  }
+
+  /** Part-way out it closes through some ohms: volts with the pin in, and fewer with it pulled. */
+  @Test
+  void aPinThatIsPartWayOutIsReadWithThePinIn() {
+    Fault half = Fault.of(Fault.Kind.PULLED, "", 0.5);
+    assertThat(verdict("breakaway.rest")).isEqualTo(Verdict.HOLDS);
+    assertThat(verdict("breakaway.rest", half)).isEqualTo(Verdict.FAILS);
+    assertThat(check("breakaway.rest").meaning(Verdict.FAILS, 8)).contains("part-way out");
+  }
+
   /** What the lever proves says nothing of the breakaway. */
   @Test
   void aDeadSwitchLetsEveryWheelTurnThatHumsByTheLever() {

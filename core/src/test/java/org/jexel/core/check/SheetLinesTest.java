@@ -74,7 +74,7 @@ class SheetLinesTest {
     assertThat(braked)
         .containsEntry("brake", 4L)
         .containsEntry("wakes", 1L)
-        .containsEntry("charge", 2L)
+        .containsEntry("charge", 3L)
         // Pin in, out, its current, and the battery afterwards.
         .containsEntry("breakaway", 4L)
         .containsEntry("held", 2L)
