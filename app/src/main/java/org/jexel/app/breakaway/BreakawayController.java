@@ -3,6 +3,7 @@ package org.jexel.app.breakaway;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import org.jexel.app.entry.FieldViews;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.job.JobFile;
@@ -83,7 +84,10 @@ class BreakawayController {
   private static void cable(JobFile file, double turn, Map<String, Object> view) {
     double degrees = Double.isFinite(turn) ? Math.max(-120, Math.min(120, turn)) : 0;
     RigSheet sheet = file.rig().sheet();
-    Point jack = new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0);
+    Optional<Point> jack =
+        sheet.enteredOf(RigField.JACK_X, RigField.JACK_Y) == 2
+            ? Optional.of(new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0))
+            : Optional.empty();
     view.put("turn", Math.round(degrees));
     view.put("fields", FieldViews.of(RigCards.CABLE, file));
     view.put(

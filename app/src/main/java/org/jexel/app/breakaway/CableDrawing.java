@@ -2,6 +2,7 @@ package org.jexel.app.breakaway;
 
 import static org.jexel.app.drawing.Palette.INK;
 
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
@@ -21,15 +22,15 @@ import org.jexel.core.quantity.UnitSystem;
  */
 final class CableDrawing {
   private static final double WIDTH = 320;
-  private static final double HEIGHT = 310;
+  private static final double HEIGHT = 272;
 
   /** The ball, px. */
   private static final double BALL = 150;
 
-  private static final double MIDDLE = 145;
+  private static final double MIDDLE = 125;
 
   /** Most that a view reaches from its middle, px. */
-  private static final double REACH = 125;
+  private static final double REACH = 112;
 
   /** Of the jack's post in the view from the side, px. */
   private static final double JACK_ABOVE = 52;
@@ -52,10 +53,10 @@ final class CableDrawing {
   }
 
   /**
-   * @param jack where its post stands on the trailer
+   * @param jack where its post stands on the trailer; empty while nobody measured it
    * @param turn of the trailer, rad
    */
-  static String draw(CableFit fit, Point jack, double turn, UnitSystem units) {
+  static String draw(CableFit fit, Optional<Point> jack, double turn, UnitSystem units) {
     Coupling coupling = fit.window().coupling();
     double scale = REACH / farthest(coupling);
     Point.Turn yaw = new Point.Turn(turn, 0);
@@ -88,7 +89,7 @@ final class CableDrawing {
 
   private String view(
       Coupling coupling,
-      Point jack,
+      Optional<Point> jack,
       Point.Turn turn,
       ToDoubleFunction<Point> across,
       String words) {
@@ -107,7 +108,7 @@ final class CableDrawing {
         "stroke-linecap",
         "round");
     svg.rect(BALL - HITCH, MIDDLE - 6, HITCH, 12.0, Look.part(1.2));
-    jack(jack.on(turn), across);
+    jack.ifPresent(foot -> jack(foot.on(turn), across));
     for (Coupling.Chain chain : coupling.chains()) {
       between(chain.vehicle(), chain.trailer().on(turn), across, CHAIN);
     }
@@ -128,7 +129,7 @@ final class CableDrawing {
     }
     svg.label(
         x(foot),
-        isSide(across) ? MIDDLE - JACK_ABOVE - 5 : y(foot, across) - 11,
+        isSide(across) ? MIDDLE + JACK_BELOW + 14 : y(foot, across) + 22,
         "jack",
         "middle",
         13,

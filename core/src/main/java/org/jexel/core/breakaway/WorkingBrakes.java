@@ -33,6 +33,8 @@ public record WorkingBrakes(int of, int working, double certainty, boolean fits)
   /** Clamps read no current finer, A. */
   private static final double METER_AMPS = 0.03;
 
+  private static final double MOST_TOLD = 0.99;
+
   /** From here on a number is said. */
   private static final double SAID = 0.8;
 
@@ -99,6 +101,11 @@ public record WorkingBrakes(int of, int working, double certainty, boolean fits)
     return fits && certainty >= SAID;
   }
 
+  /** A figure never says that nothing else can be. */
+  private String told() {
+    return certainty > MOST_TOLD ? "over 99 %" : Phrase.of("%.0f %%", 100 * certainty);
+  }
+
   public String words() {
     if (!fits) {
       return Phrase.of("No number of its %d brakes explains this current.", of);
@@ -108,7 +115,7 @@ public record WorkingBrakes(int of, int working, double certainty, boolean fits)
             ? Phrase.of("All %d brakes draw their current", of)
             : Phrase.of("%d of %d brakes draw their current", working, of);
     return certainty >= SAID
-        ? Phrase.of("%s, %.0f %% sure.", number, 100 * certainty)
+        ? Phrase.of("%s, %s sure.", number, told())
         : Phrase.of("%s, at %.0f %% only: clamp each wheel.", number, 100 * certainty);
   }
 }

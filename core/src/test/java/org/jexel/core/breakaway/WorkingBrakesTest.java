@@ -21,7 +21,7 @@ class WorkingBrakesTest {
   @Test
   void aQuarterMissingIsOneDeadBrakeAndNoneIsNone() {
     assertThat(told(13.8, 0.5)).matches(WorkingBrakes::said).extracting("working").isEqualTo(4);
-    assertThat(told(10.7, 0.5).words()).startsWith("3 of 4 brakes draw their current, 9");
+    assertThat(told(10.7, 0.5).words()).startsWith("3 of 4 brakes draw their current, over 99 %");
     assertThat(told(0, 0.5).working()).isZero();
   }
 
