@@ -41,6 +41,17 @@ public record FieldView(
     return !options.isEmpty();
   }
 
+  /** The word of the option that is assumed; null once something was chosen. */
+  public @Nullable String assumption() {
+    return text.isEmpty()
+        ? options.stream()
+            .filter(option -> option.value().equals(hint))
+            .map(FieldText.Choosable::label)
+            .findFirst()
+            .orElse(null)
+        : null;
+  }
+
   public boolean assumed() {
     return "ASSUMED".equals(provenance);
   }

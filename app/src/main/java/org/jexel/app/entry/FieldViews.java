@@ -67,7 +67,7 @@ public final class FieldViews {
     String shown = FieldText.shown(key, sheet, file.units());
     Optional<RigFigure> row = RigRows.of(file).figure(key);
     Optional<Draft> draft = file.typed().at(card.id(), key.code());
-    String base = entered || !field.isNumber() ? shown : "";
+    String base = entered ? shown : "";
     String problem = null;
     String theirs = null;
     if (draft.isPresent()) {

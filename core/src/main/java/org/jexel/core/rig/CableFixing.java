@@ -6,10 +6,10 @@ public enum CableFixing implements Option {
   FRAME("The vehicle's frame or cross member", ""),
   CHAIN(
       "A safety chain or its hook",
-      "A chain that tears or comes off its eye takes the cable with it."),
+      "A chain that comes off its eye leaves with the trailer and takes the cable along: the pin is never pulled."),
   BALL_MOUNT(
       "The ball mount or its pin",
-      "The mount can slip out of its receiver, and then the cable leaves with what it was to survive."),
+      "The mount can slip out of its receiver with the ball still in the coupler: the trailer then takes the cable along, and the pin is never pulled."),
   COUPLER(
       "The coupler or the drawbar",
       "It belongs to the trailer and leaves with it: the pin would never be drawn."),
