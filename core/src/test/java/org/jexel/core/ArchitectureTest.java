@@ -99,7 +99,7 @@ class ArchitectureTest {
           .whereLayer("braking")
           .mayOnlyAccessLayers("quantity")
           .whereLayer("road")
-          .mayOnlyAccessLayers("quantity", "rig", "braking", "check")
+          .mayOnlyAccessLayers("quantity", "rig", "harness", "network", "braking", "check")
           .whereLayer("cab")
           .mayOnlyAccessLayers("quantity", "connector", "rig", "harness", "road")
           .whereLayer("breakaway")

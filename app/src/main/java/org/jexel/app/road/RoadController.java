@@ -74,6 +74,13 @@ class RoadController {
     view.put("gate", file.work().road().gate());
     view.put("braked", file.rig().hasElectricBrakes());
     view.put("advice", file.work().road().advice());
+    view.put(
+        "belief",
+        BeliefDrawing.draw(
+            file.work().road().advice(),
+            file.work().road().course().stream()
+                .flatMap(stop -> stop.gainStop().stream())
+                .toList()));
     view.put("scale", file.work().road().scale());
     view.put("setting", file.work().road().settled().orElse(null));
     view.put("other", file.work().road().setting().orElse(null));

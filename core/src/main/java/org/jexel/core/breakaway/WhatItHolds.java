@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jexel.core.braking.BrakeTorque;
 import org.jexel.core.braking.BrakedMass;
+import org.jexel.core.braking.RatedBrake;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.harness.Harness;
@@ -33,9 +34,6 @@ import org.jexel.core.rig.RigField;
  * @param weak with brakes a quarter weaker
  */
 public record WhatItHolds(List<Double> amps, BrakedMass likely, BrakedMass weak) {
-  /** Torque of a brake at its rated current against its half of the axle's rating. */
-  private static final double RATED_SHARE = 0.60;
-
   private static final double WEAKER = 0.75;
 
   /** Slopes nearer than this are one. */
@@ -76,7 +74,7 @@ public record WhatItHolds(List<Double> amps, BrakedMass likely, BrakedMass weak)
   /** At the ground, N. */
   private static double rated(Rig rig, Spot spot) {
     double axle = rig.sheet().si(new FieldKey(RigField.AXLE_RATING, spot.axle()));
-    return RATED_SHARE * Stop.G * axle / 2;
+    return RatedBrake.force(axle);
   }
 
   public double amperes() {

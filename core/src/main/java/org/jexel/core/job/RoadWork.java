@@ -3,11 +3,13 @@ package org.jexel.core.job;
 import java.util.List;
 import java.util.Optional;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jexel.core.road.BrakeCurve;
 import org.jexel.core.road.GainAdvice;
-import org.jexel.core.road.GainBracket;
+import org.jexel.core.road.GainFinder;
 import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Setting;
@@ -23,15 +25,18 @@ public final class RoadWork {
   private final Once<Gate> gate;
   private final Once<GainAdvice> advice;
 
-  RoadWork(JobRecord record, RigWork rig, BenchWork bench) {
+  RoadWork(JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench) {
     this.record = record;
     this.rig = rig;
     this.gate = new Once<>(() -> Gate.of(bench.checks(), bench::verdict));
     this.advice =
         new Once<>(
             () ->
-                GainBracket.advise(
-                    scale(), course().stream().flatMap(stop -> stop.gainStop().stream()).toList()));
+                GainFinder.advise(
+                    scale(),
+                    BrakeCurve.of(record.rig(), plan.get(), rig.load(), scale()),
+                    surface().orElse(Surface.DRY_ASPHALT),
+                    course().stream().flatMap(stop -> stop.gainStop().stream()).toList()));
   }
 
   /** The surface of the newest stop; empty while none was driven. */

@@ -1,15 +1,29 @@
 package org.jexel.core.road;
 
+import java.util.List;
+
 /**
  * The next act on the road.
  *
  * @param act what to do
  * @param gain the gain to do it at; NaN when there is none
- * @param lower highest gain known not to lock; NaN if none yet
- * @param upper lowest gain known to lock; NaN if none yet
+ * @param lower highest gain that was driven without a lock; NaN if none yet
+ * @param upper lowest gain that locked; NaN if none yet
  * @param reason in a sentence
+ * @param chances how likely each mark locks, by all that is known
  */
-public record GainAdvice(Act act, double gain, double lower, double upper, String reason) {
+public record GainAdvice(
+    Act act, double gain, double lower, double upper, String reason, List<Chance> chances) {
+  public GainAdvice {
+    chances = List.copyOf(chances);
+  }
+
+  /**
+   * @param gain a mark of the scale
+   * @param locks 0 to 1
+   */
+  public record Chance(double gain, double locks) {}
+
   /** Kinds of advice. */
   public enum Act {
     TRY("Try"),

@@ -1,9 +1,16 @@
 package org.jexel.core.road;
 
+import java.util.OptionalDouble;
+
 /**
  * What a stop says about the gain.
  *
  * @param gain at which it was made
  * @param outcome what the wheels did
+ * @param share of the trailer's own weight that it braked with; empty where it was not measured
  */
-public record GainStop(double gain, Outcome outcome) {}
+public record GainStop(double gain, Outcome outcome, OptionalDouble share) {
+  public GainStop(double gain, Outcome outcome) {
+    this(gain, outcome, OptionalDouble.empty());
+  }
+}

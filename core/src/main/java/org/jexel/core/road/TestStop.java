@@ -2,6 +2,8 @@ package org.jexel.core.road;
 
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jexel.core.braking.BrakedMass;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Sum;
@@ -51,7 +53,20 @@ public record TestStop(
 
   /** What it says about the gain; only a stop at full lever says anything. */
   public Optional<GainStop> gainStop() {
-    return way == Way.LEVER ? Optional.of(new GainStop(gain, outcome)) : Optional.empty();
+    return way == Way.LEVER ? Optional.of(new GainStop(gain, outcome, share())) : Optional.empty();
+  }
+
+  /** The share of its own weight that the trailer braked with, once its brakes had come on. */
+  private OptionalDouble share() {
+    double onset = BrakedMass.LAG_S;
+    if (distance != null && distance > speed * onset) {
+      Sum a = Stop.fromDistance(speed, distance - speed * onset);
+      return OptionalDouble.of(Stop.leverOnly(a, vehicleMass, trailerMass, 0).share());
+    } else if (distance == null && seconds != null && seconds > onset) {
+      Sum a = Stop.fromTime(speed, seconds - onset);
+      return OptionalDouble.of(Stop.leverOnly(a, vehicleMass, trailerMass, 0).share());
+    }
+    return OptionalDouble.empty();
   }
 
   /**

@@ -4,9 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
-import java.util.Collections;
-import java.util.List;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jspecify.annotations.Nullable;
@@ -65,82 +62,5 @@ class TestStopTest {
     assertThat(odd.middle()).isEqualTo(5);
     assertThat(new GainScale(2, 4, 2).middle()).isEqualTo(2);
     assertThatThrownBy(() -> new GainScale(-1, 4, 1)).hasMessageContaining("-1");
-  }
-
-  private static List<GainStop> stops(Object... gainAndOutcome) {
-    List<GainStop> stops = new ArrayList<>();
-    for (int i = 0; i < gainAndOutcome.length; i += 2) {
-      stops.add(
-          new GainStop(
-              ((Number) gainAndOutcome[i]).doubleValue(), (Outcome) gainAndOutcome[i + 1]));
-    }
-    return stops;
-  }
-
-  private static GainAdvice advice(Object... gainAndOutcome) {
-    return GainBracket.advise(HALVES, stops(gainAndOutcome));
-  }
-
-  /**
-   * Of two that contradict each other the one with fewer stops is doubted; of two alike the lower.
-   */
-  @Test
-  void theDoubtfulGainIsTheOneThatWasDrivenLess() {
-    assertThat(advice(4, Outcome.LOCKED, 4, Outcome.LOCKED, 6, Outcome.FIRM).gain()).isEqualTo(6);
-    assertThat(advice(4, Outcome.LOCKED, 6, Outcome.FIRM, 6, Outcome.FIRM).gain()).isEqualTo(4);
-    assertThat(advice(4, Outcome.LOCKED, 6, Outcome.FIRM).gain()).isEqualTo(4);
-  }
-
-  @Test
-  void twoOfThreeDecide() {
-    GainAdvice advice =
-        advice(5, Outcome.LOCKED, 5, Outcome.FIRM, 5, Outcome.LOCKED, 4.5, Outcome.FIRM);
-    assertThat(advice.act()).isEqualTo(GainAdvice.Act.CONFIRM);
-    assertThat(advice.gain()).isEqualTo(4.5);
-    assertThat(advice.upper()).isEqualTo(5);
-  }
-
-  @Test
-  void oneStepApartIsConfirmedAndTwoStepsApartAreHalved() {
-    assertThat(advice(5, Outcome.FIRM, 5.5, Outcome.LOCKED).act())
-        .isEqualTo(GainAdvice.Act.CONFIRM);
-    GainAdvice wider = advice(5, Outcome.FIRM, 6, Outcome.LOCKED);
-    assertThat(wider.act()).isEqualTo(GainAdvice.Act.TRY);
-    assertThat(wider.gain()).isEqualTo(5.5);
-    assertThat(advice(5, Outcome.FIRM, 5, Outcome.FIRM, 5.5, Outcome.LOCKED).act())
-        .isEqualTo(GainAdvice.Act.SETTLE);
-  }
-
-  /** The twelfth stop may still settle it; without an answer it ends the search. */
-  @Test
-  void afterTwelveStopsItIsSettledOrAFault() {
-    List<GainStop> settled =
-        new ArrayList<>(Collections.nCopies(11, stops(5, Outcome.FIRM).get(0)));
-    settled.add(stops(5.5, Outcome.LOCKED).get(0));
-    assertThat(GainBracket.advise(HALVES, settled).act()).isEqualTo(GainAdvice.Act.SETTLE);
-    List<GainStop> wide = new ArrayList<>(Collections.nCopies(11, stops(5, Outcome.FIRM).get(0)));
-    assertThat(GainBracket.advise(HALVES, wide).act()).isEqualTo(GainAdvice.Act.TRY);
-    wide.add(stops(8, Outcome.LOCKED).get(0));
-    GainAdvice fault = GainBracket.advise(HALVES, wide);
-    assertThat(fault.act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
-    assertThat(fault.reason()).contains("Twelve stops");
-    List<GainStop> once =
-        new ArrayList<>(Collections.nCopies(11, stops(5.5, Outcome.LOCKED).get(0)));
-    once.add(stops(5, Outcome.FIRM).get(0));
-    assertThat(GainBracket.advise(HALVES, once).act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
-  }
-
-  @Test
-  void theVergeOfALowerGainBindsNothing() {
-    GainAdvice advice = advice(5, Outcome.VERGE, 6, Outcome.FIRM, 8, Outcome.LOCKED);
-    assertThat(advice.act()).isEqualTo(GainAdvice.Act.TRY);
-    assertThat(advice.gain()).isEqualTo(7);
-  }
-
-  @Test
-  void lockFromBelowIsHalvedUntilTheBottom() {
-    assertThat(advice(5, Outcome.LOCKED).gain()).isEqualTo(2.5);
-    assertThat(advice(1, Outcome.LOCKED).gain()).isEqualTo(0.5);
-    assertThat(advice(0.5, Outcome.LOCKED).act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
   }
 }

@@ -1,0 +1,183 @@
+package org.jexel.core.road;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.jexel.core.Rigs;
+import org.jexel.core.braking.Surface;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.rig.LoadItem;
+import org.jexel.core.rig.LoadSheet;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.Test;
+
+class GainFinderTest {
+  private static final GainScale HALVES = new GainScale(0, 10, 0.5);
+  private static final BrakeCurve LIGHT = curve(600);
+  private static final BrakeCurve HEAVY = curve(2600);
+
+  private static BrakeCurve curve(double load) {
+    Rig rig =
+        Rigs.rig(
+            Rigs.sheet(
+                RigField.AXLE_COUNT, 2,
+                RigField.BRAKE_TYPE, "ELECTRIC",
+                RigField.TOW_CONNECTOR, "blade-7",
+                RigField.TRAILER_CONNECTOR, "blade-7",
+                RigField.CONTROLLER_KIND, "UNDER_DASH",
+                RigField.AXLE_RATING, 1600,
+                RigField.EMPTY_MASS, 700),
+            new LoadItem("goods", load, 3.0));
+    return BrakeCurve.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES), LoadSheet.of(rig), HALVES);
+  }
+
+  private static GainStop stop(double gain, Outcome outcome) {
+    return new GainStop(gain, outcome);
+  }
+
+  private static GainAdvice advise(BrakeCurve curve, GainStop... stops) {
+    return GainFinder.advise(HALVES, curve, Surface.DRY_ASPHALT, List.of(stops));
+  }
+
+  private static boolean asks(GainAdvice advice) {
+    return advice.act() != GainAdvice.Act.SETTLE && advice.act() != GainAdvice.Act.LOOK_FOR_FAULT;
+  }
+
+  /** Follows the advice on a rig that locks from one gain on; outcomes are wrong one time in n. */
+  private static List<GainStop> drive(double locksFrom, Random wrong, int oneIn) {
+    List<GainStop> stops = new ArrayList<>();
+    GainAdvice advice = GainFinder.advise(HALVES, LIGHT, Surface.DRY_ASPHALT, stops);
+    while (asks(advice) && stops.size() < 40) {
+      boolean locks = advice.gain() >= locksFrom - 1e-9;
+      if (oneIn > 0 && wrong.nextInt(oneIn) == 0) {
+        locks = !locks;
+      }
+      stops.add(stop(advice.gain(), locks ? Outcome.LOCKED : Outcome.FIRM));
+      advice = GainFinder.advise(HALVES, LIGHT, Surface.DRY_ASPHALT, stops);
+    }
+    return stops;
+  }
+
+  /** At the middle, or below it where the rig by itself says that it locks sooner. */
+  @Test
+  void theFirstStopIsNeverAboveTheMiddle() {
+    assertThat(advise(HEAVY).gain()).isEqualTo(5);
+    GainAdvice light = advise(LIGHT);
+    assertThat(light.gain()).isLessThan(5);
+    assertThat(light.reason()).contains("may lock from");
+    assertThat(light.act()).isEqualTo(GainAdvice.Act.TRY);
+  }
+
+  /** Straight outcomes, wherever the lock lies within what brakes of this kind can be. */
+  @Property(tries = 60)
+  void theHighestGainThatDoesNotLockIsFoundWithinAStep(
+      @ForAll @IntRange(min = 4, max = 19) int mark) {
+    List<GainStop> stops = drive(mark * 0.5, new Random(0), 0);
+    GainAdvice end = GainFinder.advise(HALVES, LIGHT, Surface.DRY_ASPHALT, stops);
+    assertThat(end.act()).isEqualTo(GainAdvice.Act.SETTLE);
+    assertThat(end.gain()).isCloseTo(mark * 0.5 - 0.5, within(0.51));
+    assertThat(end.gain()).as("it never settles on one that locks").isLessThan(mark * 0.5);
+    assertThat(stops).hasSizeLessThanOrEqualTo(GainFinder.MOST_STOPS);
+    assertThat(stops).anyMatch(s -> s.gain() == end.gain() && !s.outcome().locked());
+  }
+
+  @Property(tries = 60)
+  void wrongOutcomesNeverMakeItLoopAndNeverLeaveTheScale(
+      @ForAll long seed, @ForAll @IntRange(min = 1, max = 21) int mark) {
+    List<GainStop> stops = drive(mark * 0.5, new Random(seed), 5);
+    assertThat(stops).hasSizeLessThanOrEqualTo(GainFinder.MOST_STOPS);
+    assertThat(stops).allSatisfy(s -> assertThat(HALVES.isMark(s.gain())).isTrue());
+  }
+
+  @Property(tries = 30)
+  void whileNothingLocksAStepUpTakesAtMostHalfOfWhatRemains(
+      @ForAll @IntRange(min = 1, max = 18) int mark) {
+    double gain = mark * 0.5;
+    GainAdvice advice = advise(HEAVY, stop(gain, Outcome.FIRM));
+    assertThat(advice.gain() - gain).isLessThanOrEqualTo(Math.max(0.5, (10 - gain) / 2));
+  }
+
+  /** A stop that was measured says how strong the brakes are: stronger ones lock sooner. */
+  @Test
+  void whatTheTrailerBrakedWithMovesTheBelief() {
+    double rated = LIGHT.shares()[5];
+    GainStop weak = new GainStop(3, Outcome.FIRM, OptionalDouble.of(0.7 * rated));
+    GainStop strong = new GainStop(3, Outcome.FIRM, OptionalDouble.of(1.3 * rated));
+    double fiveAfterWeak = advise(LIGHT, weak).chances().get(9).locks();
+    double fiveAfterStrong = advise(LIGHT, strong).chances().get(9).locks();
+    assertThat(fiveAfterWeak).isLessThan(fiveAfterStrong - 0.3);
+  }
+
+  @Test
+  void theChanceOfALockNeverFallsAsTheGainRises() {
+    List<GainAdvice.Chance> chances = advise(LIGHT, stop(4, Outcome.LOCKED)).chances();
+    assertThat(chances).hasSize(20);
+    for (int i = 1; i < chances.size(); i++) {
+      assertThat(chances.get(i).locks()).isGreaterThanOrEqualTo(chances.get(i - 1).locks() - 1e-12);
+    }
+  }
+
+  /** Where the load is heavy for its brakes the top holds, and that is an answer. */
+  @Test
+  void noLockAtTheTopIsAnAnswerWhereNoneIsInReachAndElseAFault() {
+    GainStop top = stop(10, Outcome.FIRM);
+    GainAdvice heavy = advise(curve(3400), top, top);
+    assertThat(heavy.act()).isEqualTo(GainAdvice.Act.SETTLE);
+    assertThat(heavy.gain()).isEqualTo(10);
+    GainAdvice light = advise(LIGHT, top, top);
+    assertThat(light.act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
+    assertThat(light.reason()).contains("top of the scale");
+  }
+
+  @Test
+  void lockAtTheLowestMarkTwiceIsAFault() {
+    GainStop low = stop(0.5, Outcome.LOCKED);
+    assertThat(advise(LIGHT, low, low).act()).isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
+  }
+
+  @Test
+  void onlyAMarkThatHeldItselfIsSettledOn() {
+    GainAdvice advice =
+        advise(LIGHT, stop(4.5, Outcome.FIRM), stop(5, Outcome.LOCKED), stop(4.5, Outcome.FIRM));
+    if (advice.act() == GainAdvice.Act.SETTLE) {
+      assertThat(advice.gain()).isLessThanOrEqualTo(4.5);
+      assertThat(advice.reason()).contains("held twice");
+    }
+    assertThat(advice.lower()).isEqualTo(4.5);
+    assertThat(advice.upper()).isEqualTo(5);
+  }
+
+  /** 4 brakes of 0.6 · g · 800 kg each, full current: z = 4 · 0.6 · 800 / 3 300 kg by hand. */
+  @Test
+  void theCurveAtTheTopIsWhatRatedBrakesGive() {
+    double amps = 12.0 / 3.2;
+    double share = Math.min(1.15, (amps * 0.9 - 0.3) / 2.9);
+    assertThat(HEAVY.shares()[19]).isCloseTo(4 * 0.6 * 800 * share / 3300, within(0.06));
+    assertThat(HEAVY.shares()[0]).as("below the magnets' threshold").isLessThan(0.03);
+  }
+
+  @Test
+  void aScaleThatCannotBeIsRefused() {
+    assertThatThrownBy(() -> new GainScale(5, 5, 1)).hasMessageContaining("scale");
+    assertThatThrownBy(() -> new GainScale(0, 10, 0)).hasMessageContaining("steps of 0");
+    assertThatThrownBy(() -> new GainScale(0, 10, 11)).hasMessageContaining("11");
+  }
+
+  @Property
+  void downGivesTheMarkAtOrBelow(@ForAll @IntRange(max = 1000) int hundredths) {
+    double value = hundredths / 100.0;
+    double mark = HALVES.down(value);
+    assertThat(HALVES.isMark(mark)).isTrue();
+    assertThat(value - mark).isBetween(-1e-9, 0.5);
+  }
+}
