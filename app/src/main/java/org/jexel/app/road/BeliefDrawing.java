@@ -2,7 +2,9 @@ package org.jexel.app.road;
 
 import static org.jexel.app.drawing.Palette.INK;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.jexel.app.drawing.Look;
 import org.jexel.app.drawing.Palette;
 import org.jexel.app.drawing.Svg;
@@ -23,13 +25,16 @@ final class BeliefDrawing {
   private static final double TOP = 26;
   private static final double BOTTOM = 172;
 
+  /** Bars at most. */
+  private static final int BARS = 50;
+
   /** Marks that are written below the bars, at most. */
   private static final int WRITTEN = 10;
 
   private BeliefDrawing() {}
 
   static String draw(GainAdvice advice, List<GainStop> stops) {
-    List<GainAdvice.Chance> chances = advice.chances();
+    List<GainAdvice.Chance> chances = shown(advice.chances());
     Svg svg = new Svg(WIDTH, HEIGHT, "img", "How likely each gain locks, by all that is known");
     double step = (RIGHT - LEFT) / chances.size();
     int every = (chances.size() + WRITTEN - 1) / WRITTEN;
@@ -58,9 +63,12 @@ final class BeliefDrawing {
             14,
             INK);
       }
-      double gain = chances.get(i).gain();
-      stops(svg, stops.stream().filter(stop -> near(stop.gain(), gain)).toList(), x + step / 2);
-      if (near(advice.gain(), gain)) {
+      int at = i;
+      stops(
+          svg,
+          stops.stream().filter(stop -> nearest(chances, stop.gain()) == at).toList(),
+          x + step / 2);
+      if (nearest(chances, advice.gain()) == at) {
         next(svg, x + step / 2);
       }
     }
@@ -71,8 +79,21 @@ final class BeliefDrawing {
     return svg.finish();
   }
 
-  private static boolean near(double a, double b) {
-    return Math.abs(a - b) < 1e-6;
+  /** Of a fine scale every so many marks, the last among them. */
+  private static List<GainAdvice.Chance> shown(List<GainAdvice.Chance> all) {
+    int every = (all.size() + BARS - 1) / BARS;
+    return IntStream.range(0, all.size())
+        .filter(i -> (all.size() - 1 - i) % every == 0)
+        .mapToObj(all::get)
+        .toList();
+  }
+
+  /** The bar that stands for a gain; none for one that is not. */
+  private static int nearest(List<GainAdvice.Chance> bars, double gain) {
+    return IntStream.range(0, Double.isNaN(gain) ? 0 : bars.size())
+        .boxed()
+        .min(Comparator.comparingDouble(i -> Math.abs(bars.get(i).gain() - gain)))
+        .orElse(-1);
   }
 
   private static void stops(Svg svg, List<GainStop> stops, double x) {

@@ -185,7 +185,7 @@ public record CableFit(
     }
     Point jack = new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0);
     return coupling
-        .turns(1)
+        .turns(Coupling.Grid.FINE)
         .anyMatch(turn -> jack.on(turn).beside(coupling.fixing(), coupling.pin().on(turn)) < JACK);
   }
 

@@ -44,11 +44,6 @@ public record CableWindow(
   /** Room that a cable can be cut to, m. */
   private static final double ROOM = 0.020;
 
-  /** Turns are tried to a degree; where a move is looked for, to five. */
-  private static final int FINE = 1;
-
-  private static final int COARSE = 5;
-
   private static final double STEP = 0.010;
 
   /** Steps at a time. */
@@ -69,21 +64,21 @@ public record CableWindow(
   public record Move(String what, double metres, CableWindow window) {}
 
   public static CableWindow of(Coupling coupling) {
-    return of(coupling, FINE);
+    return of(coupling, Coupling.Grid.FINE);
   }
 
-  private static CableWindow of(Coupling coupling, int degrees) {
+  private static CableWindow of(Coupling coupling, Coupling.Grid grid) {
     Point nowhere = new Point(0, 0, 0);
     At reach =
         coupling
-            .turns(degrees)
+            .turns(grid)
             .map(turn -> new At(coupling.cable(turn, nowhere), turn))
             .max(Comparator.comparingDouble(At::metres))
             .orElseThrow();
     At held =
         coupling
-            .turns(degrees)
-            .flatMap(turn -> Coupling.ways(turn).map(way -> atChains(coupling, turn, way)))
+            .turns(grid)
+            .flatMap(turn -> Coupling.ways(turn, grid).map(way -> atChains(coupling, turn, way)))
             .min(Comparator.comparingDouble(At::metres))
             .orElseThrow();
     return coupling.chains().isEmpty()
@@ -113,7 +108,7 @@ public record CableWindow(
   /** Whether a chain is taut at some turn while the trailer is still on the ball. */
   public boolean chainsBind() {
     return coupling
-        .turns(FINE)
+        .turns(Coupling.Grid.FINE)
         .anyMatch(
             turn ->
                 coupling.chains().stream()
@@ -144,7 +139,7 @@ public record CableWindow(
   /** Tried in strides first, then to a step within the stride that opens it. */
   private static Optional<Move> way(String what, DoubleFunction<Coupling> moved) {
     for (int stride = STRIDE; stride * STEP <= FARTHEST; stride += STRIDE) {
-      if (of(moved.apply(stride * STEP), COARSE).open()) {
+      if (of(moved.apply(stride * STEP), Coupling.Grid.COARSE).open()) {
         return IntStream.rangeClosed(stride - STRIDE + 1, stride + 1)
             .mapToDouble(step -> step * STEP)
             .mapToObj(metres -> new Move(what, metres, of(moved.apply(metres))))

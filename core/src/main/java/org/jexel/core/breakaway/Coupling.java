@@ -22,6 +22,28 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn,
   /** Rise and fall of the road under the coupling, rad. */
   public static final double PITCH = Math.toRadians(10);
 
+  /**
+   * How closely turns, tilts and ways back are tried; the coarse one where a move is looked for.
+   */
+  enum Grid {
+    FINE(1, 8, -1, -0.5, 0, 0.5, 1),
+    COARSE(5, 4, -1, 0, 1);
+
+    private final int degrees;
+    private final int ways;
+    private final double[] tilts;
+
+    /**
+     * @param ways parts between a trailer's own line and straight behind
+     * @param tilts shares of the greatest pitch
+     */
+    Grid(int degrees, int ways, double... tilts) {
+      this.degrees = degrees;
+      this.ways = ways;
+      this.tilts = tilts;
+    }
+  }
+
   public Coupling {
     chains = List.copyOf(chains);
   }
@@ -98,23 +120,22 @@ public record Coupling(Point fixing, Point pin, List<Chain> chains, double turn,
     return under < 0 ? 0 : Math.max(0, along + Math.sqrt(under));
   }
 
-  /** Every way that the trailer may stand, to so many degrees. */
-  Stream<Point.Turn> turns(int degrees) {
-    long steps = Math.max(1, Math.round(Math.toDegrees(turn) / degrees));
+  /** Every way that the trailer may stand, as closely as the grid has it. */
+  Stream<Point.Turn> turns(Grid grid) {
+    long steps = Math.max(1, Math.round(Math.toDegrees(turn) / grid.degrees));
     return DoubleStream.iterate(-steps, k -> k <= steps, k -> k + 1)
         .map(k -> k * turn / steps)
         .boxed()
-        .flatMap(
-            yaw -> Stream.of(-1.0, -0.5, 0.0, 0.5, 1.0).map(p -> new Point.Turn(yaw, p * pitch)));
+        .flatMap(yaw -> DoubleStream.of(grid.tilts).mapToObj(p -> new Point.Turn(yaw, p * pitch)));
   }
 
   /**
    * Ways in which a trailer that came off falls back: from along its own drawbar to straight behind
    * the vehicle.
    */
-  static Stream<Point> ways(Point.Turn turn) {
-    return IntStream.rangeClosed(0, 8)
-        .mapToDouble(eighth -> eighth * turn.yaw() / 8)
+  static Stream<Point> ways(Point.Turn turn, Grid grid) {
+    return IntStream.rangeClosed(0, grid.ways)
+        .mapToDouble(part -> part * turn.yaw() / grid.ways)
         .mapToObj(yaw -> new Point(-Math.cos(yaw), -Math.sin(yaw), 0));
   }
 

@@ -24,6 +24,9 @@ public final class GainFinder {
   /** A gain that locks no oftener is one to live with. */
   private static final double MAY_LOCK = 0.10;
 
+  /** Marks that are weighed at once. */
+  private static final int WEIGHED = 40;
+
   private static final double KNOWN = 0.82;
   private static final int TIMES = 2;
 
@@ -163,7 +166,17 @@ public final class GainFinder {
     int top = curve.marksCount() - 1;
     boolean locked = stops.stream().anyMatch(stop -> stop.outcome().locked());
     int limit = locked ? top : Math.max(highest + 1, highest + (top - highest) / 2);
-    return IntStream.rangeClosed(0, Math.min(top, limit))
+    int last = Math.min(top, limit);
+    int stride = 1 + last / WEIGHED;
+    int near = leastOpen(0, last, stride);
+    return stride == 1
+        ? near
+        : leastOpen(Math.max(0, near - stride), Math.min(last, near + stride), 1);
+  }
+
+  /** After which stop the least is open; on a fine scale every so many marks are weighed. */
+  private int leastOpen(int from, int to, int stride) {
+    return IntStream.iterate(from, i -> i <= to, i -> i + stride)
         .boxed()
         .min(Comparator.comparingDouble(belief::entropyAfter))
         .orElseThrow();
