@@ -133,7 +133,7 @@ class TowlineTest {
         .contains("cable 745 mm, may be 658 mm to 909 mm", "chains dashed");
     assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
     assertThat(towline.draw(file, Station.HANDOVER, Looked.at("")))
-        .contains("28 of 28 checks read");
+        .contains("32 of 32 checks read");
   }
 
   /** One lead on the pin or terminal that each is told to go to; none where words are said. */

@@ -56,17 +56,23 @@ public record TestStop(
     return way == Way.LEVER ? Optional.of(new GainStop(gain, outcome, share())) : Optional.empty();
   }
 
-  /** The share of its own weight that the trailer braked with, once its brakes had come on. */
+  /**
+   * The share of its own weight that the trailer braked with, once its brakes had come on; empty
+   * where it was not measured, or says more than tyres give.
+   */
   private OptionalDouble share() {
     double onset = BrakedMass.LAG_S;
     if (distance != null && distance > speed * onset) {
-      Sum a = Stop.fromDistance(speed, distance - speed * onset);
-      return OptionalDouble.of(Stop.leverOnly(a, vehicleMass, trailerMass, 0).share());
+      return share(Stop.fromDistance(speed, distance - speed * onset));
     } else if (distance == null && seconds != null && seconds > onset) {
-      Sum a = Stop.fromTime(speed, seconds - onset);
-      return OptionalDouble.of(Stop.leverOnly(a, vehicleMass, trailerMass, 0).share());
+      return share(Stop.fromTime(speed, seconds - onset));
     }
     return OptionalDouble.empty();
+  }
+
+  private OptionalDouble share(Sum deceleration) {
+    Stop told = Stop.leverOnly(deceleration, vehicleMass, trailerMass, 0);
+    return told.doubtful() ? OptionalDouble.empty() : OptionalDouble.of(told.share());
   }
 
   /**

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.OptionalDouble;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jspecify.annotations.Nullable;
@@ -20,6 +21,31 @@ class TestStopTest {
   }
 
   /** v²/(2d) = 123.5/60 m/s²; · 5 000 kg; over 2 600 kg · g. */
+  /** From 40 km/h in 30 m less 0.15 s of way: a = 2.179 m/s², z = 0.432; in 9 m no tyre does it. */
+  @Test
+  void whatAStopMeasuredCountsForTheGainUnlessNoTyreGivesIt() {
+    assertThat(measured(30.0).orElseThrow()).isCloseTo(0.427, within(0.003));
+    assertThat(measured(9.0)).isEmpty();
+    assertThat(measured(1.0)).as("shorter than the brakes take to come on").isEmpty();
+  }
+
+  private static OptionalDouble measured(double metres) {
+    return new TestStop(
+            6,
+            TestStop.Way.LEVER,
+            40 / 3.6,
+            Surface.DRY_ASPHALT,
+            Outcome.FIRM,
+            metres,
+            null,
+            2400,
+            2600,
+            "")
+        .gainStop()
+        .orElseThrow()
+        .share();
+  }
+
   @Test
   void aLeverStopOverADistanceTellsForceAndShare() {
     Stop told = stop(TestStop.Way.LEVER, 30.0, null).analysed().orElseThrow();
