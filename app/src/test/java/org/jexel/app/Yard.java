@@ -197,7 +197,15 @@ final class Yard {
       WebElement radio = label.findElement(By.tagName("input"));
       if (SOUND.contains(label.getText().strip()) && !radio.isSelected()) {
         acts++;
-        radio.sendKeys(Keys.SPACE);
+        // A key that falls into a swap is pressed again, as a hand would.
+        browser.await(
+            "it is said",
+            () -> {
+              if (!radio.isSelected()) {
+                radio.sendKeys(Keys.SPACE);
+              }
+              return radio.isSelected();
+            });
       }
     }
   }
