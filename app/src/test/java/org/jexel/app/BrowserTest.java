@@ -309,6 +309,10 @@ class BrowserTest {
             "/jobs/J1003/bench?card=look.tail",
             "/jobs/J1005/bench?card=finder",
             "/jobs/J1003/road",
+            "/jobs/J1003/breakaway?card=kit",
+            "/jobs/J1003/breakaway?card=wiring",
+            "/jobs/J1003/breakaway?card=pull",
+            "/workshop/breakaway",
             "/jobs/J1002/breakaway")) {
       browser.open(view);
       audit(view + " on a phone", false);
@@ -350,6 +354,9 @@ class BrowserTest {
     pages.add("/jobs/J1003/bench?card=brake.amps");
     pages.add("/jobs/J1003/bench?card=drum.magnet_axle1_left");
     pages.add("/jobs/J1006/handover");
+    for (String card : List.of("kit", "wiring", "cable", "pull")) {
+      pages.add("/jobs/J1003/breakaway?card=" + card);
+    }
     List<String> wide = new ArrayList<>();
     for (String page : pages) {
       browser.open(page);

@@ -73,6 +73,9 @@ public final class Walker {
     for (String card : List.of("supply", "signal", "plug", "mounting", "panel", "power")) {
       paths.add(job + "/cab?card=" + card);
     }
+    for (String card : List.of("kit", "wiring", "cable", "pull")) {
+      paths.add(job + "/breakaway?card=" + card);
+    }
     for (String card : List.of("finder", "helper", "tester", "meter", "supply.battery")) {
       paths.add(job + "/bench?card=" + card);
     }
@@ -90,6 +93,7 @@ public final class Walker {
     }
     paths.add("/");
     paths.add("/workshop/controllers");
+    paths.add("/workshop/breakaway");
     paths.add("/api/jobs/" + ref + "/checks");
     return paths;
   }
