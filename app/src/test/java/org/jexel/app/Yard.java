@@ -229,10 +229,10 @@ final class Yard {
   /** One test stop at the gain that is advised. */
   void stop(String outcome, String metres) {
     acts += 2;
+    int before = count("a[href*='corrects=']");
     browser.at("#outcome-" + outcome.toLowerCase()).sendKeys(Keys.SPACE);
     browser.at("#distance").sendKeys(metres, Keys.ENTER);
-    browser.await(
-        "the stop is recorded", () -> browser.at("#distance").getDomProperty("value").isEmpty());
+    browser.await("the stop is recorded", () -> count("a[href*='corrects=']") > before);
   }
 
   /** Follows Next through steps and checks until it asks for something else. */

@@ -91,9 +91,8 @@ final class KitWords {
 
   /** What the place asks for, where somebody has entered it and this trailer is above it. */
   static Optional<String> asked(JobFile file) {
-    OptionalDouble from = file.record().shop().breakaway().requiredFrom();
     double permitted = file.rig().sheet().si(RigField.TRAILER_PERMITTED_MASS);
-    return from.isPresent() && permitted >= from.getAsDouble()
+    return file.record().shop().breakaway().asksFor(permitted)
         ? Optional.of(
             "By this workshop’s rule a trailer of %s must have one."
                 .formatted(Measure.MASS.text(permitted, file.units())))

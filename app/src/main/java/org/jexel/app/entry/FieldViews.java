@@ -10,10 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
+import org.jexel.core.breakaway.BreakawayBattery;
 import org.jexel.core.breakaway.CableFit;
-import org.jexel.core.breakaway.Coupling;
-import org.jexel.core.quantity.CalendarDay;
-import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Choice;
 import org.jexel.core.rig.Entry;
@@ -145,16 +143,11 @@ public final class FieldViews {
     if (entry == null) {
       return null;
     }
-    if (key.field() == RigField.BREAKAWAY_MADE
-        && entry.si() > CalendarDay.si(file.record().day())) {
-      return "That day is still to come.";
+    if (key.field() == RigField.BREAKAWAY_MADE) {
+      return BreakawayBattery.impossible(entry.si(), file.record().day()).orElse(null);
     }
-    if (key.field() == RigField.CABLE_LENGTH && CableFit.placed(sheet)) {
-      double straight = Coupling.of(sheet).straight();
-      if (entry.si() < straight) {
-        return "Shorter than straight from eye to pin, %s: measure cable, eye and pin again."
-            .formatted(Measure.SMALL_LENGTH.text(straight, file.units()));
-      }
+    if (key.field() == RigField.CABLE_LENGTH) {
+      return CableFit.impossible(sheet, entry.si(), file.units()).orElse(null);
     }
     if (key.field() == RigField.BREAKER_FITTED) {
       return file.work().cab().feed().flatMap(feed -> feed.breaker().over(entry.si())).orElse(null);

@@ -42,7 +42,9 @@ final class HarnessLayer {
       if (file.work().harness().plan().spans().stream()
           .anyMatch(span -> span.function() == function)) {
         String colour = colour(function);
+        canvas.svg().open("g", "class", "note");
         Looms.strand(canvas.svg(), "M%s 217 L%s 217".formatted(n(x), n(x + 26)), colour, "none");
+        canvas.svg().close();
         String words = code(function) + " " + function.label();
         canvas.foot(x + 32, words, "start");
         x += 58 + 8.2 * words.length();

@@ -72,6 +72,13 @@ public record BreakawayBattery(
     return coldEntered ? Math.min(coldest, RATED_CELSIUS) : ASSUMED_FROST;
   }
 
+  /** Why a battery cannot have a date, asked on a day; empty if it can. */
+  public static Optional<String> impossible(double made, LocalDate day) {
+    return made > CalendarDay.si(day)
+        ? Optional.of("That day is still to come.")
+        : Optional.empty();
+  }
+
   public boolean ageKnown() {
     return made.isPresent();
   }

@@ -14,6 +14,13 @@ public record BreakawayRule(OptionalDouble requiredFrom, int proofMonths, int ba
   /** As the usual handbooks have it, and no threshold. */
   public static final BreakawayRule USUAL = new BreakawayRule(OptionalDouble.empty(), 12, 5);
 
+  /**
+   * @param permitted mass of a trailer, kg
+   */
+  public boolean asksFor(double permitted) {
+    return requiredFrom.isPresent() && permitted >= requiredFrom.getAsDouble();
+  }
+
   public BreakawayRule {
     if (proofMonths < 1 || batteryYears < 1) {
       throw new IllegalArgumentException(proofMonths + " months, " + batteryYears + " years");

@@ -216,8 +216,18 @@ public record CableFit(
   }
 
   /** Whether every place that the window hangs on was measured. */
-  public static boolean placed(RigSheet sheet) {
+  private static boolean placed(RigSheet sheet) {
     return PLACES.stream().noneMatch(field -> sheet.figure(field).assumed());
+  }
+
+  /** Why a cable cannot have a length between places that were all measured; empty if it can. */
+  public static Optional<String> impossible(RigSheet sheet, double length, UnitSystem units) {
+    double straight = Coupling.of(sheet).straight();
+    return placed(sheet) && length < straight
+        ? Optional.of(
+            "Shorter than straight from eye to pin, %s: measure cable, eye and pin again."
+                .formatted(text(straight, units)))
+        : Optional.empty();
   }
 
   public boolean known() {

@@ -1,7 +1,10 @@
 package org.jexel.core.road;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jexel.core.braking.BrakeTorque;
 import org.jexel.core.braking.RatedBrake;
 import org.jexel.core.braking.Stop;
@@ -89,7 +92,7 @@ public record BrakeCurve(double[] marks, double[] shares, double[] uses, double[
         shares[m][k] = BrakeTorque.share(solved.amps(magnets.get(m).name()));
       }
     }
-    return java.util.stream.IntStream.range(0, magnets.size())
+    return IntStream.range(0, magnets.size())
         .mapToObj(
             m -> new Brake(shares[m], RatedBrake.force(rating(rig, magnets.get(m).spot().axle()))))
         .toList();
@@ -101,12 +104,11 @@ public record BrakeCurve(double[] marks, double[] shares, double[] uses, double[
     for (int k = 0; k <= SOLVED; k++) {
       straight[k] = (double) k / SOLVED;
     }
-    return java.util.Arrays.stream(rig.brakedAxles())
+    return Arrays.stream(rig.brakedAxles())
         .boxed()
         .flatMap(
             axle ->
-                java.util.stream.Stream.generate(
-                        () -> new Brake(straight, RatedBrake.force(rating(rig, axle))))
+                Stream.generate(() -> new Brake(straight, RatedBrake.force(rating(rig, axle))))
                     .limit(2))
         .toList();
   }

@@ -36,13 +36,15 @@ public final class GainFinder {
   private final GainScale scale;
   private final BrakeCurve curve;
   private final List<GainStop> stops;
+  private final GainBelief before;
   private final GainBelief belief;
 
   private GainFinder(GainScale scale, BrakeCurve curve, Surface surface, List<GainStop> stops) {
     this.scale = scale;
     this.curve = curve;
     this.stops = stops;
-    this.belief = GainBelief.before(curve, surface.peak()).and(stops);
+    this.before = GainBelief.before(curve, surface.peak());
+    this.belief = before.and(stops);
   }
 
   /**
@@ -107,7 +109,7 @@ public final class GainFinder {
   }
 
   private GainAdvice atTheTop(int top) {
-    boolean reachable = GainBelief.before(curve, 1).never() < 1 - IN_REACH;
+    boolean reachable = before.never() < 1 - IN_REACH;
     return reachable
         ? advice(
             GainAdvice.Act.LOOK_FOR_FAULT,

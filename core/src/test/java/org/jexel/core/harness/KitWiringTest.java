@@ -32,6 +32,9 @@ class KitWiringTest {
     assertThat(leads(RigField.BREAKAWAY_KIT, "CHARGED_BY_HAND"))
         .hasSize(4)
         .doesNotContain(KitLead.CHARGE);
+    assertThat(leads(RigField.BREAKAWAY_KIT, "CHARGED_BY_HAND", RigField.HOUSE_BATTERY, "YES"))
+        .as("the charge feed is another battery's")
+        .doesNotContain(KitLead.CHARGE);
     assertThat(leads(RigField.PLANNED_BREAKAWAY, "NONE")).isEmpty();
   }
 

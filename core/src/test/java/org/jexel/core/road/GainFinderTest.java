@@ -139,6 +139,16 @@ class GainFinderTest {
     assertThat(light.reason()).contains("top of the scale");
   }
 
+  /** What no brake of this rig locks on dry asphalt locks on snow: there the top is a fault. */
+  @Test
+  void whetherALockIsInReachDependsOnTheRoad() {
+    GainStop top = stop(10, Outcome.FIRM);
+    BrakeCurve laden = curve(3400);
+    assertThat(advise(laden, top, top).act()).isEqualTo(GainAdvice.Act.SETTLE);
+    assertThat(GainFinder.advise(HALVES, laden, Surface.PACKED_SNOW, List.of(top, top)).act())
+        .isEqualTo(GainAdvice.Act.LOOK_FOR_FAULT);
+  }
+
   @Test
   void lockAtTheLowestMarkTwiceIsAFault() {
     GainStop low = stop(0.5, Outcome.LOCKED);
