@@ -10,8 +10,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
-import org.jexel.core.braking.BrakedMass;
-import org.jexel.core.braking.Surface;
+import org.jexel.core.braking.StopRun;
 import org.jexel.core.breakaway.Point;
 import org.jexel.core.breakaway.WhatItHolds;
 import org.jexel.core.check.Round;
@@ -134,12 +133,10 @@ class BreakawayController {
    *
    * @param speed m/s
    */
-  record SelfStop(double speed, BrakedMass.Rest likely, BrakedMass.Rest weak) {
+  record SelfStop(double speed, StopRun likely, StopRun weak) {
     private static SelfStop of(WhatItHolds held, double speed) {
       return new SelfStop(
-          speed,
-          held.likely().from(speed, Surface.DRY_ASPHALT),
-          held.weak().from(speed, Surface.DRY_ASPHALT));
+          speed, WhatItHolds.from(held.likely(), speed), WhatItHolds.from(held.weak(), speed));
     }
   }
 }

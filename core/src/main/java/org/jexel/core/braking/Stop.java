@@ -78,7 +78,7 @@ public record Stop(double deceleration, double trailerForce, double share, List<
                     Term.computed("a", "deceleration", a.si(), Measure.FINE),
                     Term.computed("m_v", "tow vehicle, kg", vehicleMass, Measure.COUNT),
                     trailer,
-                    Term.computed("F_d", "drag, N", drag, Measure.COUNT)),
+                    Term.computed("F_d", "rolling and air, assumed, N", drag, Measure.COUNT)),
                 force,
                 Measure.FORCE),
             new Sum(

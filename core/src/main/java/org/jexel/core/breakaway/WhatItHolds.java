@@ -2,14 +2,13 @@ package org.jexel.core.breakaway;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.jexel.core.braking.BrakeTorque;
-import org.jexel.core.braking.BrakedMass;
+import org.jexel.core.braking.Drive;
 import org.jexel.core.braking.RatedBrake;
-import org.jexel.core.braking.Stop;
+import org.jexel.core.braking.StopRun;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
-import org.jexel.core.harness.Spot;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.Solution;
@@ -33,7 +32,7 @@ import org.jexel.core.rig.RigField;
  * @param likely with brakes as rated
  * @param weak with brakes a quarter weaker
  */
-public record WhatItHolds(List<Double> amps, BrakedMass likely, BrakedMass weak) {
+public record WhatItHolds(List<Double> amps, Train likely, Train weak) {
   private static final double WEAKER = 0.75;
 
   /** Slopes nearer than this are one. */
@@ -51,30 +50,37 @@ public record WhatItHolds(List<Double> amps, BrakedMass likely, BrakedMass weak)
         RigNetwork.of(rig, harness, RigState.of(StateWord.UNPLUGGED, StateWord.BREAKAWAY))
             .network()
             .solve();
-    double onOneWheel = load.axleGroup() * Stop.G / (2 * rig.axleCount());
     List<Double> amps = new ArrayList<>();
-    List<BrakedMass.Wheel> wheels = new ArrayList<>();
+    List<Train.Brake> brakes = new ArrayList<>();
     for (Load magnet : harness.loads()) {
       if (magnet.kind() == Load.Kind.MAGNET) {
         double through = Math.abs(pulled.amps(magnet.name()));
+        int axle = magnet.spot().axle();
+        double rating = rig.sheet().si(new FieldKey(RigField.AXLE_RATING, axle));
         amps.add(through);
-        wheels.add(
-            new BrakedMass.Wheel(
-                BrakeTorque.share(through) * rated(rig, magnet.spot()), onOneWheel));
+        brakes.add(
+            new Train.Brake(
+                axle,
+                magnet.spot().isLeft(),
+                new double[] {0, through},
+                true,
+                RatedBrake.force(rating)));
       }
     }
-    List<BrakedMass.Wheel> weaker =
-        wheels.stream().map(w -> new BrakedMass.Wheel(WEAKER * w.force(), w.load())).toList();
-    return new WhatItHolds(
-        List.copyOf(amps),
-        new BrakedMass(load.mass(), wheels),
-        new BrakedMass(load.mass(), weaker));
+    Train likely =
+        new Train(
+            0,
+            load.mass(),
+            load.axleGroup(),
+            rig.sheet().si(RigField.AXLE_CENTRE),
+            2 * rig.axleCount(),
+            brakes);
+    return new WhatItHolds(List.copyOf(amps), likely, likely.stronger(WEAKER));
   }
 
-  /** At the ground, N. */
-  private static double rated(Rig rig, Spot spot) {
-    double axle = rig.sheet().si(new FieldKey(RigField.AXLE_RATING, spot.axle()));
-    return RatedBrake.force(axle);
+  /** How it stops itself on the level, dry, from a speed in m/s. */
+  public static StopRun from(Train train, double speed) {
+    return StopRun.of(train, Drive.lever(speed, Surface.DRY_ASPHALT, 1));
   }
 
   public double amperes() {
@@ -87,7 +93,7 @@ public record WhatItHolds(List<Double> amps, BrakedMass likely, BrakedMass weak)
   }
 
   /** Rise of the slope on which it stands, metres for a metre. */
-  public double grade(BrakedMass mass) {
-    return Math.tan(mass.slope(Surface.DRY_ASPHALT));
+  public double grade(Train train) {
+    return Math.tan(train.slope(Surface.DRY_ASPHALT));
   }
 }

@@ -28,6 +28,10 @@ public record Spot(Optional<Lamp> lamp, int axle, Optional<Side> side) {
     return "axle " + (axle + 1) + " " + side.map(Side::label).orElse("");
   }
 
+  public boolean isLeft() {
+    return side.equals(Optional.of(Side.LEFT));
+  }
+
   /** Whether it is this lamp. */
   public boolean is(Lamp other) {
     return lamp.isPresent() && lamp.get().slot().equals(other.slot());

@@ -3,6 +3,7 @@ package org.jexel.core.job;
 import java.util.List;
 import java.util.Optional;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
@@ -12,6 +13,7 @@ import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainFinder;
 import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Gate;
+import org.jexel.core.road.RigTrain;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.TestStop;
 
@@ -24,17 +26,19 @@ public final class RoadWork {
   private final RigWork rig;
   private final Once<Gate> gate;
   private final Once<GainAdvice> advice;
+  private final Once<Train> train;
 
   RoadWork(JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench) {
     this.record = record;
     this.rig = rig;
     this.gate = new Once<>(() -> Gate.of(bench.checks(), bench::verdict));
+    this.train = new Once<>(() -> RigTrain.of(record.rig(), plan.get(), rig.load()));
     this.advice =
         new Once<>(
             () ->
                 GainFinder.advise(
                     scale(),
-                    BrakeCurve.of(record.rig(), plan.get(), rig.load(), scale()),
+                    BrakeCurve.of(train(), scale()),
                     surface().orElse(Surface.DRY_ASPHALT),
                     course().stream().flatMap(stop -> stop.gainStop().stream()).toList()));
   }
@@ -67,6 +71,11 @@ public final class RoadWork {
         sheet.si(RigField.GAIN_LEAST),
         sheet.si(RigField.GAIN_GREATEST),
         sheet.si(RigField.GAIN_STEP));
+  }
+
+  /** The rig as moving masses, its brakes as rated. */
+  public Train train() {
+    return train.get();
   }
 
   public GainAdvice advice() {

@@ -3,8 +3,9 @@ package org.jexel.core.road;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.jexel.core.braking.BrakedMass;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Stop;
+import org.jexel.core.braking.StopRun;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Sum;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +62,7 @@ public record TestStop(
    * where it was not measured, or says more than tyres give.
    */
   private OptionalDouble share() {
-    double onset = BrakedMass.LAG_S;
+    double onset = StopRun.LAG_S;
     if (distance != null && distance > speed * onset) {
       return share(Stop.fromDistance(speed, distance - speed * onset));
     } else if (distance == null && seconds != null && seconds > onset) {
@@ -71,8 +72,12 @@ public record TestStop(
   }
 
   private OptionalDouble share(Sum deceleration) {
-    Stop told = Stop.leverOnly(deceleration, vehicleMass, trailerMass, 0);
+    Stop told = Stop.leverOnly(deceleration, vehicleMass, trailerMass, drag());
     return told.doubtful() ? OptionalDouble.empty() : OptionalDouble.of(told.share());
+  }
+
+  private double drag() {
+    return Drag.ofStop(vehicleMass, trailerMass, speed);
   }
 
   /**
@@ -89,6 +94,6 @@ public record TestStop(
             ? Stop.fromDistance(speed, distance)
             : Stop.fromTime(speed, Objects.requireNonNull(seconds));
     return Optional.of(
-        way == Way.LEVER ? Stop.leverOnly(a, vehicleMass, trailerMass, 0) : Stop.withPedal(a));
+        way == Way.LEVER ? Stop.leverOnly(a, vehicleMass, trailerMass, drag()) : Stop.withPedal(a));
   }
 }

@@ -24,6 +24,7 @@ import org.jexel.core.road.GainFinder;
 import org.jexel.core.road.GainScale;
 import org.jexel.core.road.GainStop;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.RigTrain;
 import org.jexel.core.road.TestStop;
 
 /**
@@ -129,7 +130,7 @@ public final class JudgedGain {
             new LoadItem("goods", Math.max(1, load), 0.9 * Rigs.sheet().si(RigField.AXLE_CENTRE)));
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     LoadSheet sheet = LoadSheet.of(rig);
-    BrakeCurve curve = BrakeCurve.of(rig, harness, sheet, HALVES);
+    BrakeCurve curve = BrakeCurve.of(RigTrain.of(rig, harness, sheet), HALVES);
     Track track =
         new Track(
             rig.sheet().si(RigField.KERB_MASS),
@@ -141,7 +142,10 @@ public final class JudgedGain {
             1 + 0.125 * dice.nextGaussian(),
             0.80 * (1 + 0.10 * dice.nextGaussian()),
             0.65,
-            dice);
+            0.75 + 0.5 * dice.nextDouble(),
+            0.45,
+            0.008 + 0.010 * dice.nextDouble(),
+            0.9 + 0.9 * dice.nextDouble());
     double amps = amps(rig, harness) * (1 + 0.03 * dice.nextGaussian());
     return new Drawn(track, curve, amps, sheet.mass());
   }
@@ -162,7 +166,7 @@ public final class JudgedGain {
   }
 
   private static Track.Seen seen(Drawn rig, double gain) {
-    return rig.track.stop(rig.amps * gain / 10, SPEED);
+    return rig.track.lever(rig.amps * gain / 10, SPEED);
   }
 
   private static double truth(Drawn rig) {
@@ -191,7 +195,7 @@ public final class JudgedGain {
             outcome,
             measured && distance < 300 ? distance : null,
             null,
-            rig.track.vehicle,
+            rig.track.vehicle(),
             rig.trailer,
             "")
         .gainStop()

@@ -38,7 +38,8 @@ class GainFinderTest {
                 RigField.AXLE_RATING, 1600,
                 RigField.EMPTY_MASS, 700),
             new LoadItem("goods", load, 3.0));
-    return BrakeCurve.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES), LoadSheet.of(rig), HALVES);
+    return BrakeCurve.of(
+        RigTrain.of(rig, HarnessPlanner.plan(rig, WireSize.GAUGES), LoadSheet.of(rig)), HALVES);
   }
 
   private static GainStop stop(double gain, Outcome outcome) {
