@@ -8,6 +8,7 @@ import org.jexel.app.entry.FieldViews;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.StopRun;
@@ -88,6 +89,7 @@ class BreakawayController {
             ? Optional.of(new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0))
             : Optional.empty();
     view.put("turn", Math.round(degrees));
+    view.put("drawn", Looked.at(CABLE, Math.toRadians(degrees)));
     view.put("fields", FieldViews.of(RigCards.CABLE, file));
     view.put(
         "drawing",

@@ -31,6 +31,6 @@ class BreakawayRoom implements StationRoom {
 
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
-    new BreakawayLayer(file, canvas).paint();
+    new BreakawayLayer(file, canvas).paint(looked);
   }
 }

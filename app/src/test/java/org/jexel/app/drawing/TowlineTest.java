@@ -18,6 +18,7 @@ import org.jexel.app.job.Looked;
 import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
+import org.jexel.core.breakaway.Coupling;
 import org.jexel.core.job.Station;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.RigField;
@@ -134,6 +135,27 @@ class TowlineTest {
     assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
     assertThat(towline.draw(file, Station.HANDOVER, Looked.at("")))
         .contains("32 of 32 checks read");
+  }
+
+  /** The arcs of the window stand about the cable's eye, to scale. */
+  @Test
+  void onItsOwnCardTheCableIsDrawnAtTheTurnWithItsWindow() throws Exception {
+    JobFile file = files.open("J1003", person);
+    Looked turned = Looked.at("cable", Math.toRadians(60));
+    Document drawing = parse(towline.draw(file, Station.BREAKAWAY, turned));
+    assertThat(drawing.getDocumentElement().getTextContent())
+        .contains("turned by 60°: 590 mm from eye to pin");
+    Coupling coupling = file.work().breakaway().cable().window().coupling();
+    PlanScale at = PlanScale.of(file.rig());
+    double eyeX = at.x(-coupling.fixing().x());
+    double eyeY = at.y(coupling.fixing().y());
+    List<Double> radii =
+        all(drawing, "path").stream()
+            .map(path -> path.getAttribute("d").substring(1).split(" "))
+            .map(d -> Math.hypot(Double.parseDouble(d[0]) - eyeX, Double.parseDouble(d[1]) - eyeY))
+            .toList();
+    assertThat(radii).anyMatch(r -> Math.abs(r - at.px(0.658)) < 0.2);
+    assertThat(radii).anyMatch(r -> Math.abs(r - at.px(0.909)) < 0.2);
   }
 
   /** One lead on the pin or terminal that each is told to go to; none where words are said. */

@@ -33,7 +33,7 @@ final class GainBelief {
   private static final double TOLD_VERGE = 0.5;
 
   /** Distance within 5 %, and what the model of §7 leaves out. */
-  private static final double SHARE_SPREAD = 0.07;
+  private static final double SHARE_SPREAD = 0.09;
 
   private final Cells cells;
   private final double[] weight;
