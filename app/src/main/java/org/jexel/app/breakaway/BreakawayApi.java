@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jexel.app.job.SumApi;
 import org.jexel.app.security.Person;
 import org.jexel.core.breakaway.BreakawayBattery;
 import org.jexel.core.breakaway.CableFit;
@@ -18,10 +19,6 @@ import org.jexel.core.quantity.Unit;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BatteryChemistry;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
-import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -30,7 +27,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The sums of a breakaway for programs: its cable and its battery, without a job. */
 @RestController
 @RequestMapping("/api/breakaway")
-class BreakawayApi {
+class BreakawayApi extends SumApi {
   private static final int MOST_CHAINS = 4;
   private static final double FARTHEST_M = 20;
 
@@ -158,41 +155,7 @@ class BreakawayApi {
     return verdict.label();
   }
 
-  private static <T> T given(@Nullable T value, String name) {
-    if (value == null) {
-      throw new IllegalArgumentException(name + ": it is missing");
-    }
-    return value;
-  }
-
   private static double metres(@Nullable Double value, String name) {
     return within(name, given(value, name), -FARTHEST_M, FARTHEST_M);
-  }
-
-  private static double within(String name, double value, double least, double most) {
-    if (!(value >= least && value <= most)) {
-      throw new IllegalArgumentException(
-          "%s: %s is not plausible; from %s to %s".formatted(name, value, least, most));
-    }
-    return value;
-  }
-
-  /** What was asked for and cannot be, told to a program. */
-  record Refusal(String error) {}
-
-  @ExceptionHandler(IllegalArgumentException.class)
-  ResponseEntity<Refusal> refused(IllegalArgumentException e) {
-    return refusal(String.valueOf(e.getMessage()));
-  }
-
-  @ExceptionHandler(HttpMessageNotReadableException.class)
-  ResponseEntity<Refusal> unread(HttpMessageNotReadableException e) {
-    return refusal("This is no JSON of the expected shape.");
-  }
-
-  private static ResponseEntity<Refusal> refusal(String why) {
-    return ResponseEntity.badRequest()
-        .contentType(MediaType.APPLICATION_JSON)
-        .body(new Refusal(why));
   }
 }

@@ -83,7 +83,7 @@ class SecurityConfig {
                     .requestMatchers(HttpMethod.HEAD, "/api/**")
                     .authenticated()
                     // Sums that change nothing.
-                    .requestMatchers(HttpMethod.POST, "/api/breakaway/**")
+                    .requestMatchers(HttpMethod.POST, "/api/breakaway/**", "/api/road/**")
                     .authenticated()
                     .anyRequest()
                     .hasAnyRole(CHANGERS))

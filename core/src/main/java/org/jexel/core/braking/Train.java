@@ -79,6 +79,12 @@ public record Train(
     }
   }
 
+  /** A brake's wheel, in words. */
+  public String wheel(int brake) {
+    Brake one = brakes.get(brake);
+    return "axle " + (one.axle + 1) + " " + (one.left ? "left" : "right");
+  }
+
   public double mass() {
     return vehicleMass + trailerMass;
   }
