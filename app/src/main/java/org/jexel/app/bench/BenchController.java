@@ -99,7 +99,7 @@ class BenchController {
     if (file.person().role().mayChange()) {
       helpers.show(file, check);
     }
-    view.put("drawn", new Looked(check.id(), card.equals(FINDER), Double.NaN));
+    view.put("drawn", new Looked(check.id(), card.equals(FINDER), null));
     return pages.page(file, Station.BENCH, tool ? card : current.id(), view);
   }
 

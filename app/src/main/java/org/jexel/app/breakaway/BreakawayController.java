@@ -89,7 +89,7 @@ class BreakawayController {
             ? Optional.of(new Point(-sheet.si(RigField.JACK_X), sheet.si(RigField.JACK_Y), 0))
             : Optional.empty();
     view.put("turn", Math.round(degrees));
-    view.put("drawn", Looked.at(CABLE, Math.toRadians(degrees)));
+    view.put("drawn", Looked.at(CABLE, new Point.Turn(Math.toRadians(degrees), 0)));
     view.put("fields", FieldViews.of(RigCards.CABLE, file));
     view.put(
         "drawing",

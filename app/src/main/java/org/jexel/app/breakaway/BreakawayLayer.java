@@ -62,8 +62,7 @@ final class BreakawayLayer {
   void paint(Looked looked) {
     CableFit fit = file.work().breakaway().cable();
     Coupling coupling = fit.window().coupling();
-    Point.Turn turn =
-        Double.isNaN(looked.place()) ? Point.Turn.STRAIGHT : new Point.Turn(looked.place(), 0);
+    Point.Turn turn = looked.shown(Point.Turn.class).orElse(Point.Turn.STRAIGHT);
     if (turn.yaw() != 0) {
       line(
           BALL, new Point(-file.rig().sheet().si(RigField.DRAWBAR_LENGTH), 0, 0).on(turn), DRAWBAR);

@@ -1,21 +1,28 @@
 package org.jexel.app.job;
 
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
 /**
  * What somebody looks at, for the Towline.
  *
  * @param card the open card, or the check that is taken
  * @param suspected whether to draw what the readings make most likely, not the rig as wired
- * @param place what the card's own picture stands at: the trailer's turn in rad, the moment of a
- *     stop in s; NaN where it stands at none
+ * @param shown what the card's own picture stands at, in the words of its station; null for nothing
  */
-public record Looked(String card, boolean suspected, double place) {
+public record Looked(String card, boolean suspected, @Nullable Object shown) {
   /** At a card, on the rig as wired. */
   public static Looked at(String card) {
-    return at(card, Double.NaN);
+    return new Looked(card, false, null);
   }
 
-  /** At a card whose picture stands somewhere. */
-  public static Looked at(String card, double place) {
-    return new Looked(card, false, place);
+  /** At a card whose picture stands at something. */
+  public static Looked at(String card, Object shown) {
+    return new Looked(card, false, shown);
+  }
+
+  /** What is shown, where it is of this kind. */
+  public <T> Optional<T> shown(Class<T> kind) {
+    return kind.isInstance(shown) ? Optional.of(kind.cast(shown)) : Optional.empty();
   }
 }

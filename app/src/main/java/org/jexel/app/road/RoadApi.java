@@ -11,7 +11,6 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.SumApi;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Control;
-import org.jexel.core.braking.Drive;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.StopRun;
 import org.jexel.core.braking.Surface;
@@ -25,6 +24,7 @@ import org.jexel.core.road.GainScale;
 import org.jexel.core.road.GainStop;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.RigTrain;
+import org.jexel.core.road.StopTrial;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -293,20 +293,20 @@ class RoadApi extends SumApi {
     double speed = within("speedKmh", given(asked.speedKmh, "speedKmh"), 5, 130);
     Surface surface = word(Surface.class, asked.surface, "dry-asphalt", "surface");
     double slope = within("slope", Objects.requireNonNullElse(asked.slope, 0.0), -0.3, 0.3);
-    boolean lever = word(TestStop.Way.class, asked.way, "lever", "way") == TestStop.Way.LEVER;
-    double pedal = within("pedal", Objects.requireNonNullElse(asked.pedal, 4.0), 0.5, 9);
-    Control.Law law = word(Control.Law.class, asked.controller, "inertia", "controller");
-    StopRun run =
-        StopRun.of(
-            train,
-            new Drive(
-                Unit.KILOMETRE_PER_HOUR.toSi(speed),
-                surface,
-                surface,
-                Math.atan(slope),
-                lever ? 0 : pedal,
-                lever ? 1 : 0,
-                Control.of(law, scale.share(gain))));
+    double pedal = within("pedal", Objects.requireNonNullElse(asked.pedal, StopTrial.FIRM), 0.5, 9);
+    StopTrial trial =
+        new StopTrial(
+            gain,
+            Unit.KILOMETRE_PER_HOUR.toSi(speed),
+            surface,
+            slope,
+            word(TestStop.Way.class, asked.way, "lever", "way"),
+            pedal,
+            word(Control.Law.class, asked.controller, "inertia", "controller"),
+            0,
+            0,
+            train.trailerMass());
+    StopRun run = trial.run(train, scale);
     return new Computed(
         run.stands(),
         run.metres(),

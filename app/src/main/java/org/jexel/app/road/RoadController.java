@@ -7,8 +7,10 @@ import java.util.Map;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationPages;
 import org.jexel.app.security.Person;
+import org.jexel.core.braking.Control;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.care.WheelNuts;
@@ -31,6 +33,9 @@ import org.springframework.web.servlet.ModelAndView;
 /** Station 6: test stops and the gain. */
 @Controller
 class RoadController {
+  /** The card of a stop that is tried in the computer. */
+  private static final String TRIAL = "trial";
+
   private static final List<String> FIELDS =
       List.of("gain", "way", "speed", "surface", "outcome", "distance", "seconds", "note");
 
@@ -64,9 +69,14 @@ class RoadController {
       @PathVariable String ref,
       @RequestParam(defaultValue = "") String card,
       @RequestParam(required = false) Long corrects,
+      @RequestParam Map<String, String> query,
       Person person) {
     JobFile file = files.open(ref, person);
     Map<String, Object> view = new HashMap<>();
+    boolean tried = card.equals(TRIAL) && file.rig().hasElectricBrakes();
+    if (tried) {
+      trial(file, query, view);
+    }
     Map<String, String> typed = typed(file);
     boolean asked = file.typed().at(RoadService.FORM, "gain").map(Draft::seenId).orElse(0L) > 0;
     view.put("typed", typed);
@@ -94,7 +104,19 @@ class RoadController {
     view.put("trailerMass", file.work().rig().load().mass());
     view.put("unbraked", UnbrakedStop.of(file.rig(), file.work().rig().load()));
     view.put("nuts", WheelNuts.of(file.rig()));
-    return pages.page(file, Station.ROAD, card.isEmpty() ? "stop" : card, view);
+    return pages.page(file, Station.ROAD, tried ? TRIAL : card.isEmpty() ? "stop" : card, view);
+  }
+
+  private static void trial(JobFile file, Map<String, String> asked, Map<String, Object> view) {
+    TrialForm form = TrialForm.of(file, asked);
+    view.put("trial", form);
+    view.put("laws", Control.Law.values());
+    TrialForm.Outcome outcome = form.outcome();
+    if (outcome != null) {
+      view.put("told", outcome);
+      view.put("drawing", TrialDrawing.draw(outcome, file.units()));
+      view.put("drawn", Looked.at(TRIAL, outcome));
+    }
   }
 
   private static String heading(JobFile file) {

@@ -40,6 +40,6 @@ class RoadRoom implements StationRoom {
 
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
-    new RoadLayer(file, canvas).paint();
+    new RoadLayer(file, canvas).paint(looked);
   }
 }

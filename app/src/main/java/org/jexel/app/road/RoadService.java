@@ -1,7 +1,6 @@
 package org.jexel.app.road;
 
 import java.time.Clock;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
@@ -9,11 +8,9 @@ import org.jexel.app.job.RequestKey;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.Parsed;
-import org.jexel.core.quantity.QuantityParser;
-import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
+import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
@@ -41,41 +38,35 @@ public class RoadService {
   record Understood(@Nullable TestStop stop, Map<String, String> problems) {}
 
   Understood read(JobFile file, Map<String, String> typed) {
-    Map<String, String> problems = new LinkedHashMap<>();
-    UnitSystem units = file.units();
-    Double gain = number(typed, "gain", Measure.GAIN, units, problems, true);
-    if (gain != null && !file.work().road().scale().isMark(gain)) {
-      problems.put(
-          "gain",
-          "No such mark. This controller goes from %s to %s in steps of %s."
-              .formatted(
-                  Measure.GAIN.number(file.work().road().scale().least(), units),
-                  Measure.GAIN.number(file.work().road().scale().greatest(), units),
-                  Measure.GAIN.number(file.work().road().scale().step(), units)));
+    TypedFields fields = new TypedFields(typed, file.units());
+    Double gain = fields.number("gain", Measure.GAIN);
+    onScale(file, gain, fields);
+    Double speed = fields.number("speed", Measure.SPEED);
+    range("speed", speed, StopLimits.SPEED, Measure.SPEED, fields);
+    Double distance = fields.optional("distance", Measure.DISTANCE);
+    range("distance", distance, StopLimits.DISTANCE, Measure.DISTANCE, fields);
+    Double seconds = fields.optional("seconds", Measure.SECONDS);
+    range("seconds", seconds, StopLimits.SECONDS, Measure.SECONDS, fields);
+    if (speed != null
+        && distance != null
+        && !fields.problems().containsKey("distance")
+        && !StopLimits.possible(speed, distance)) {
+      fields.problem("distance", "No tyre stops that short from this speed. Check both.");
     }
-    Double speed = number(typed, "speed", Measure.SPEED, units, problems, true);
-    range("speed", speed, StopLimits.SPEED, Measure.SPEED, units, problems);
-    Double distance = number(typed, "distance", Measure.DISTANCE, units, problems, false);
-    range("distance", distance, StopLimits.DISTANCE, Measure.DISTANCE, units, problems);
-    Double seconds = number(typed, "seconds", Measure.SECONDS, units, problems, false);
-    range("seconds", seconds, StopLimits.SECONDS, Measure.SECONDS, units, problems);
-    if (speed != null && distance != null && !StopLimits.possible(speed, distance)) {
-      problems.putIfAbsent("distance", "No tyre stops that short from this speed. Check both.");
-    }
-    Surface surface = choice(Surface.class, typed.getOrDefault("surface", ""), "surface", problems);
-    Outcome outcome = choice(Outcome.class, typed.getOrDefault("outcome", ""), "outcome", problems);
-    TestStop.Way way = choice(TestStop.Way.class, typed.getOrDefault("way", ""), "way", problems);
-    String note = typed.getOrDefault("note", "").strip();
+    Surface surface = fields.choice(Surface.class, "surface");
+    Outcome outcome = fields.choice(Outcome.class, "outcome");
+    TestStop.Way way = fields.choice(TestStop.Way.class, "way");
+    String note = fields.text("note");
     if (note.length() > 200) {
-      problems.put("note", "At most 200 letters.");
+      fields.problem("note", "At most 200 letters.");
     }
-    if (!problems.isEmpty()
+    if (!fields.sound()
         || gain == null
         || way == null
         || speed == null
         || surface == null
         || outcome == null) {
-      return new Understood(null, problems);
+      return new Understood(null, fields.problems());
     }
     return new Understood(
         new TestStop(
@@ -89,56 +80,33 @@ public class RoadService {
             file.rig().sheet().si(RigField.KERB_MASS),
             file.work().rig().load().mass(),
             note),
-        problems);
+        fields.problems());
   }
 
-  private static @Nullable Double number(
-      Map<String, String> typed,
-      String field,
-      Measure measure,
-      UnitSystem units,
-      Map<String, String> problems,
-      boolean needed) {
-    String text = typed.getOrDefault(field, "");
-    if (text.isBlank()) {
-      if (needed) {
-        problems.put(field, "This is missing.");
-      }
-      return null;
+  /** Tells of a gain that is no mark of this controller. */
+  static void onScale(JobFile file, @Nullable Double gain, TypedFields fields) {
+    GainScale scale = file.work().road().scale();
+    if (gain != null && !scale.isMark(gain)) {
+      fields.problem(
+          "gain",
+          "No such mark. This controller goes from %s to %s in steps of %s."
+              .formatted(
+                  Measure.GAIN.number(scale.least(), fields.units()),
+                  Measure.GAIN.number(scale.greatest(), fields.units()),
+                  Measure.GAIN.number(scale.step(), fields.units())));
     }
-    Parsed parsed = QuantityParser.parse(text, measure, units);
-    if (parsed instanceof Parsed.Misread misread) {
-      problems.put(field, misread.message());
-      return null;
-    }
-    return ((Parsed.Value) parsed).si();
   }
 
   private static void range(
-      String field,
-      @Nullable Double si,
-      StopLimits limits,
-      Measure measure,
-      UnitSystem units,
-      Map<String, String> problems) {
+      String field, @Nullable Double si, StopLimits limits, Measure measure, TypedFields fields) {
     if (si != null && !limits.believes(si)) {
-      problems.put(
+      fields.problem(
           field,
           "Not plausible for a test stop. Expected %s to %s."
               .formatted(
-                  measure.number(limits.least(), units), measure.text(limits.greatest(), units)));
+                  measure.number(limits.least(), fields.units()),
+                  measure.text(limits.greatest(), fields.units())));
     }
-  }
-
-  private static <E extends Enum<E>> @Nullable E choice(
-      Class<E> type, String name, String field, Map<String, String> problems) {
-    for (E value : type.getEnumConstants()) {
-      if (value.name().equals(name)) {
-        return value;
-      }
-    }
-    problems.put(field, "Choose one.");
-    return null;
   }
 
   /**

@@ -19,6 +19,7 @@ import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.core.breakaway.Coupling;
+import org.jexel.core.breakaway.Point;
 import org.jexel.core.job.Station;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.RigField;
@@ -141,7 +142,7 @@ class TowlineTest {
   @Test
   void onItsOwnCardTheCableIsDrawnAtTheTurnWithItsWindow() throws Exception {
     JobFile file = files.open("J1003", person);
-    Looked turned = Looked.at("cable", Math.toRadians(60));
+    Looked turned = Looked.at("cable", new Point.Turn(Math.toRadians(60), 0));
     Document drawing = parse(towline.draw(file, Station.BREAKAWAY, turned));
     assertThat(drawing.getDocumentElement().getTextContent())
         .contains("turned by 60°: 590 mm from eye to pin");

@@ -26,9 +26,19 @@ public record Control(Law law, double gain, double assist, double yaw, double pi
 
   /** What a controller goes by. */
   public enum Law {
-    INERTIA,
-    TIMED,
-    PEDAL
+    INERTIA("The stop that it feels"),
+    TIMED("Time"),
+    PEDAL("The pedal");
+
+    private final String label;
+
+    Law(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
   }
 
   public Control {

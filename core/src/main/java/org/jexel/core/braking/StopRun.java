@@ -1,6 +1,7 @@
 package org.jexel.core.braking;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.analysis.UnivariateFunction;
@@ -124,6 +125,13 @@ public record StopRun(
   public double meanDeceleration() {
     double speed = series.get(0).speed();
     return speed * speed / (2 * metres);
+  }
+
+  /** The moment of the series nearest to a time in s. */
+  public Moment at(double time) {
+    return series.stream()
+        .min(Comparator.comparingDouble(m -> Math.abs(m.seconds() - time)))
+        .orElseThrow();
   }
 
   /** The integration at work. */

@@ -125,6 +125,11 @@ public record Train(
     return brakes.stream().mapToDouble(b -> Math.min(b.forceAt(b.driveAt(1)), grips)).sum();
   }
 
+  /** The same train with its trailer at another mass, the load lying as it lies. */
+  public Train laden(double mass) {
+    return new Train(vehicleMass, mass, axleGroup * mass / trailerMass, toAxle, wheels, brakes);
+  }
+
   /** The same train with all brakes so much stronger. */
   public Train stronger(double factor) {
     return new Train(

@@ -1,0 +1,86 @@
+package org.jexel.app.road;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Parsed;
+import org.jexel.core.quantity.QuantityParser;
+import org.jexel.core.quantity.UnitSystem;
+import org.jspecify.annotations.Nullable;
+
+/** A form's fields as they were typed, and what is the matter with each. */
+final class TypedFields {
+  private final Map<String, String> typed;
+  private final UnitSystem units;
+  private final Map<String, String> problems = new LinkedHashMap<>();
+
+  TypedFields(Map<String, String> typed, UnitSystem units) {
+    this.typed = typed;
+    this.units = units;
+  }
+
+  Map<String, String> problems() {
+    return problems;
+  }
+
+  UnitSystem units() {
+    return units;
+  }
+
+  String text(String field) {
+    return typed.getOrDefault(field, "").strip();
+  }
+
+  /** What is understood; null with a problem told, and where nothing was typed. */
+  @Nullable Double optional(String field, Measure measure) {
+    String text = text(field);
+    if (text.isEmpty()) {
+      return null;
+    }
+    Parsed parsed = QuantityParser.parse(text, measure, units);
+    if (parsed instanceof Parsed.Misread misread) {
+      problems.put(field, misread.message());
+      return null;
+    }
+    return ((Parsed.Value) parsed).si();
+  }
+
+  /** The same, where a figure has to stand. */
+  @Nullable Double number(String field, Measure measure) {
+    if (text(field).isEmpty()) {
+      problems.put(field, "This is missing.");
+    }
+    return optional(field, measure);
+  }
+
+  /** The same, between two bounds; tells what is plausible otherwise. */
+  @Nullable Double within(String field, Measure measure, double least, double most) {
+    Double si = number(field, measure);
+    if (si != null && !(si >= least && si <= most)) {
+      problems.put(
+          field,
+          "Not plausible. Expected %s to %s."
+              .formatted(measure.number(least, units), measure.text(most, units)));
+    }
+    return si;
+  }
+
+  <E extends Enum<E>> @Nullable E choice(Class<E> type, String field) {
+    String name = text(field);
+    for (E value : type.getEnumConstants()) {
+      if (value.name().equals(name)) {
+        return value;
+      }
+    }
+    problems.put(field, "Choose one.");
+    return null;
+  }
+
+  void problem(String field, String words) {
+    problems.put(field, words);
+  }
+
+  boolean sound() {
+    return problems.isEmpty();
+  }
+}
