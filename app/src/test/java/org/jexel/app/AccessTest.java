@@ -67,6 +67,8 @@ class AccessTest {
           "/people/1/password",
           "/jobs/J1001/road/stops",
           "/jobs/J1001/road/draft",
+          "/jobs/J1001/road/gate",
+          "/jobs/J1001/road/settle-even",
           "/jobs/J1001/road/settle");
 
   @Autowired private MockMvc mvc;

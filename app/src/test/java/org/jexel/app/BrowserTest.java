@@ -131,6 +131,8 @@ class BrowserTest {
     browser.press(Keys.ESCAPE);
     browser.at("body").sendKeys("n");
     browser.await("the road", () -> browser.path().contains("/road"));
+    assertThat(browser.text("#card-gate h2")).contains("The gate is shut");
+    yard.lookRound();
     for (int i = 0; i < 12 && !browser.has("#card-settle"); i++) {
       double gain = Double.parseDouble(browser.at("#gain").getDomProperty("value"));
       yard.stop(gain > 6 ? "LOCKED" : "FIRM", "");

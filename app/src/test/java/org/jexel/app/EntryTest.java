@@ -310,6 +310,7 @@ class EntryTest {
     electrician.post(
         "/jobs/" + ref + "/bench/round",
         Map.of("word.wakes.controller", "wakes", "requestKey", "wakes" + ref));
+    electrician.lookRound(ref);
     return ref;
   }
 
@@ -337,7 +338,7 @@ class EntryTest {
   void theGateKeepsStopsBackUntilTheBrakesAreChecked() throws Exception {
     String ref = electrician.newJob("Gate", "ELECTRIC", "1");
     stop(ref, "5", "FIRM", "30");
-    assertThat(electrician.page("/jobs/" + ref + "/road"))
+    assertThat(electrician.page("/jobs/" + ref + "/road?card=stop"))
         .contains("The gate is shut")
         .contains("value=\"30\"");
     assertThat(stops.ofJob(jobs.find(1L, ref).orElseThrow().id())).isEmpty();

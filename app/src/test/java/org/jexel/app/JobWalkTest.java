@@ -118,6 +118,7 @@ class JobWalkTest {
     plates();
     assertThat(yard.where()).isEqualTo("Road");
     yard.go();
+    yard.lookRound();
     yard.stop("FIRM", "29.5");
     yard.stop("LOCKED", "22");
     yard.stop("LIGHT", "26");
@@ -134,7 +135,7 @@ class JobWalkTest {
     yard.press("#card-load .act[type=submit]");
     browser.await("the sand", () -> yard.page().contains("1 item"));
     yard.card(6, "stop");
-    assertThat(yard.page()).contains("Settled before for another load.");
+    assertThat(yard.page()).contains("A gain was settled, and holds no longer.", "another load");
     tookTheActsThatAreTold(17);
   }
 

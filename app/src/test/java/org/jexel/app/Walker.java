@@ -76,6 +76,9 @@ public final class Walker {
     for (String card : List.of("kit", "wiring", "cable", "pull")) {
       paths.add(job + "/breakaway?card=" + card);
     }
+    for (String card : List.of("gate", "stop", "trial", "profiles")) {
+      paths.add(job + "/road?card=" + card);
+    }
     for (String card : List.of("finder", "helper", "tester", "meter", "supply.battery")) {
       paths.add(job + "/bench?card=" + card);
     }
@@ -180,6 +183,24 @@ public final class Walker {
             "reading", text,
             "seen", hidden(page, "seen"),
             "requestKey", hidden(page, "requestKey")));
+  }
+
+  /**
+   * Says what has to be said before a wheel turns: all sound, warm, and gone past with a reason.
+   */
+  public void lookRound(String ref) throws Exception {
+    String page = page("/jobs/" + ref + "/road?card=gate");
+    Map<String, String> said = new HashMap<>();
+    for (String what : List.of("TYRES", "NUTS", "PLACE")) {
+      said.put(what, "HOLDS");
+    }
+    Matcher why = Pattern.compile("name=\"(why[^\"]+)\"").matcher(page);
+    while (why.find()) {
+      said.put(why.group(1), "known to the owner");
+    }
+    said.put("warmed", "20");
+    said.put("requestKey", UUID.randomUUID().toString());
+    post("/jobs/" + ref + "/road/gate", said);
   }
 
   /** Takes every check of the proof, each as a sound rig reads. */

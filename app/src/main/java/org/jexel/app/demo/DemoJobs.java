@@ -27,6 +27,7 @@ import org.jexel.app.job.RequestKey;
 import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.rig.LampCards;
 import org.jexel.app.rig.LoadCards;
+import org.jexel.app.road.GateService;
 import org.jexel.app.road.RoadService;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
@@ -36,9 +37,11 @@ import org.jexel.core.check.FaultyRig;
 import org.jexel.core.harness.Step;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
+import org.jexel.core.road.Gate;
 import org.springframework.stereotype.Service;
 
 /**
@@ -57,6 +60,7 @@ class DemoJobs {
   private final SimulatedMeterPort meter;
   private final Clock clock;
   private final RoadService road;
+  private final GateService gate;
   private final Stock stock;
   private final Steps steps;
   private final CabNotes cab;
@@ -72,6 +76,7 @@ class DemoJobs {
       LoadCards loads,
       BenchService bench,
       RoadService road,
+      GateService gate,
       Stock stock,
       Steps steps,
       CabNotes cab,
@@ -89,6 +94,7 @@ class DemoJobs {
     this.loads = loads;
     this.bench = bench;
     this.road = road;
+    this.gate = gate;
     this.stock = stock;
     this.steps = steps;
     this.cab = cab;
@@ -173,6 +179,9 @@ class DemoJobs {
         files.change(ref, person, file -> read(file, read, key));
       }
     }
+    if (!rig.stops().isEmpty()) {
+      files.change(ref, person, file -> gate.say(file, looked(file), key + "-gate"));
+    }
     n = 0;
     for (DemoRig.Made made : rig.stops()) {
       Map<String, String> typed = new LinkedHashMap<>();
@@ -191,6 +200,19 @@ class DemoJobs {
       files.change(ref, person, file -> road.settle(file, key + "-settled"));
     }
     return ref;
+  }
+
+  /** Everything is sound and warm, and what is to be watched is gone past. */
+  private static Map<String, String> looked(JobFile file) {
+    Map<String, String> said = new HashMap<>(Map.of("warmed", "5"));
+    for (Gate.Line line : file.work().road().gate().lines()) {
+      if (line.verdict() == Verdict.NOT_YET) {
+        said.put(line.id(), Verdict.HOLDS.name());
+      } else if (line.asks()) {
+        said.put("why." + line.id(), "Known, and driven slowly and on our own track");
+      }
+    }
+    return said;
   }
 
   private void read(JobFile file, DemoRig.Read read, String key) {

@@ -11,6 +11,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jexel.core.road.Profile;
 
 /** What was set, and how much was proved. */
 final class HandoverLayer {
@@ -29,7 +30,8 @@ final class HandoverLayer {
   void paint() {
     file.work()
         .road()
-        .setting()
+        .newest()
+        .map(Profile::setting)
         .ifPresent(
             s -> {
               double[] box = canvas.vehicle().controller();

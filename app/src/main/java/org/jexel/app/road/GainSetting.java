@@ -26,6 +26,8 @@ public class GainSetting {
 
   private String surface;
 
+  private String school;
+  private double vehicleMassKg;
   private double trailerMassKg;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
@@ -36,20 +38,15 @@ public class GainSetting {
 
   protected GainSetting() {}
 
-  GainSetting(
-      Job job,
-      double gain,
-      Surface surface,
-      double trailerMassKg,
-      Person person,
-      Instant at,
-      String requestKey) {
+  GainSetting(Job job, Setting setting, Person person, String requestKey) {
     this.job = job;
-    this.gain = gain;
-    this.surface = surface.name();
-    this.trailerMassKg = trailerMassKg;
+    this.gain = setting.gain();
+    this.school = setting.school().name();
+    this.surface = setting.surface().name();
+    this.vehicleMassKg = setting.vehicleMass();
+    this.trailerMassKg = setting.trailerMass();
     this.person = person;
-    this.settledAt = at;
+    this.settledAt = setting.at();
     this.requestKey = requestKey;
   }
 
@@ -67,6 +64,13 @@ public class GainSetting {
    * @throws IllegalArgumentException if the row holds a word that is none
    */
   Setting setting() {
-    return new Setting(gain, Surface.valueOf(surface), trailerMassKg, settledAt, person.name());
+    return new Setting(
+        gain,
+        Setting.School.valueOf(school),
+        Surface.valueOf(surface),
+        vehicleMassKg,
+        trailerMassKg,
+        settledAt,
+        person.name());
   }
 }

@@ -1,5 +1,6 @@
 package org.jexel.app.road;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,6 +10,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationPages;
+import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Control;
 import org.jexel.core.braking.Stop;
@@ -18,7 +20,10 @@ import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.road.GainAdvice;
+import org.jexel.core.road.Gate;
+import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
 import org.jexel.core.road.UnbrakedStop;
@@ -37,18 +42,48 @@ class RoadController {
   private static final String TRIAL = "trial";
 
   private static final List<String> FIELDS =
-      List.of("gain", "way", "speed", "surface", "outcome", "distance", "seconds", "note");
+      List.of(
+          "gain",
+          "way",
+          "speed",
+          "surface",
+          "outcome",
+          "distance",
+          "seconds",
+          "note",
+          "how",
+          "pull",
+          "feel",
+          "place");
+
+  /** Fields that are folded until somebody asks for them. */
+  private static final List<String> MORE = List.of("how", "place");
+
+  /** The card of what must hold before a wheel turns. */
+  private static final String GATE = "gate";
+
+  /** The card of every settled gain. */
+  private static final String PROFILES = "profiles";
 
   /** The usual speed of a test stop, 40 km/h. */
   private static final double USUAL_SPEED = 40 / 3.6;
 
   private final JobFiles files;
   private final RoadService road;
+  private final GateService gate;
+  private final ControllerLibrary library;
   private final StationPages pages;
 
-  RoadController(JobFiles files, RoadService road, StationPages pages) {
+  RoadController(
+      JobFiles files,
+      RoadService road,
+      GateService gate,
+      ControllerLibrary library,
+      StationPages pages) {
     this.files = files;
     this.road = road;
+    this.gate = gate;
+    this.library = library;
     this.pages = pages;
   }
 
@@ -69,6 +104,7 @@ class RoadController {
       @PathVariable String ref,
       @RequestParam(defaultValue = "") String card,
       @RequestParam(required = false) Long corrects,
+      @RequestParam(required = false) Long to,
       @RequestParam Map<String, String> query,
       Person person) {
     JobFile file = files.open(ref, person);
@@ -81,7 +117,6 @@ class RoadController {
     boolean asked = file.typed().at(RoadService.FORM, "gain").map(Draft::seenId).orElse(0L) > 0;
     view.put("typed", typed);
     view.put("problems", asked ? road.read(file, typed).problems() : Map.<String, String>of());
-    view.put("gate", file.work().road().gate());
     view.put("braked", file.rig().hasElectricBrakes());
     view.put("advice", file.work().road().advice());
     view.put(
@@ -93,7 +128,16 @@ class RoadController {
                 .toList()));
     view.put("scale", file.work().road().scale());
     view.put("setting", file.work().road().settled().orElse(null));
-    view.put("other", file.work().road().setting().orElse(null));
+    view.put("newest", file.work().road().newest().orElse(null));
+    view.put("profiles", file.work().road().profiles());
+    view.put("warm", file.work().road().warmUp());
+    view.put("look", file.work().road().look().orElse(null));
+    view.put("even", file.work().road().even());
+    view.put("hows", Observed.How.values());
+    view.put("pulls", Observed.Pull.values());
+    view.put("feels", Observed.Feel.values());
+    view.put("wheels", wheels(file));
+    gate(file, view);
     view.put("surface", file.work().road().surface().orElse(null));
     view.put("heading", heading(file));
     view.put("stops", RoadRows.of(file).stops().stream().map(StopRow::of).toList());
@@ -104,7 +148,55 @@ class RoadController {
     view.put("trailerMass", file.work().rig().load().mass());
     view.put("unbraked", UnbrakedStop.of(file.rig(), file.work().rig().load()));
     view.put("nuts", WheelNuts.of(file.rig()));
-    return pages.page(file, Station.ROAD, tried ? TRIAL : card.isEmpty() ? "stop" : card, view);
+    boolean closed = !file.work().road().gate().open();
+    if (card.equals(PROFILES)) {
+      view.put("moving", Moving.of(file, library, to));
+    }
+    view.put("holds", Verdict.HOLDS);
+    view.put("watch", Verdict.WATCH);
+    view.put(
+        "wheelsTyped",
+        MORE.stream().anyMatch(f -> !typed.getOrDefault(f, "").isEmpty())
+            || wheels(file).keySet().stream().anyMatch(w -> !typed.getOrDefault(w, "").isEmpty()));
+    String open = tried ? TRIAL : card.isEmpty() ? (closed ? GATE : "stop") : card;
+    view.put("folded", List.of(TRIAL, GATE, PROFILES).contains(open));
+    return pages.page(file, Station.ROAD, open, view);
+  }
+
+  private void gate(JobFile file, Map<String, Object> view) {
+    Map<String, String> typed = new LinkedHashMap<>();
+    Gate shut = file.work().road().gate();
+    for (String field : gateFields(shut)) {
+      typed.put(field, file.typed().text(GateService.FORM, field));
+    }
+    view.put("gate", shut);
+    view.put("gateTyped", typed);
+    view.put(
+        "gateProblems",
+        typed.values().stream().allMatch(String::isEmpty)
+            ? Map.<String, String>of()
+            : gate.problems(file, typed));
+  }
+
+  private static List<String> gateFields(Gate gate) {
+    List<String> fields = new ArrayList<>(List.of(GateService.WARMED, GateService.LOOKED));
+    for (Gate.Line line : gate.lines()) {
+      fields.add(line.id());
+      fields.add(GateService.why(line));
+    }
+    return fields;
+  }
+
+  /** A field for each braked wheel, with its name. */
+  private static Map<String, String> wheels(JobFile file) {
+    Map<String, String> wheels = new LinkedHashMap<>();
+    for (int axle : file.rig().brakedAxles()) {
+      for (boolean left : new boolean[] {true, false}) {
+        wheels.put(
+            RoadService.wheel(axle, left), new Observed.Wheel(axle, left, Outcome.NOTHING).label());
+      }
+    }
+    return wheels;
   }
 
   private static void trial(JobFile file, Map<String, String> asked, Map<String, Object> view) {
@@ -142,6 +234,9 @@ class RoadController {
   private static Map<String, String> typed(JobFile file) {
     Map<String, String> typed = new LinkedHashMap<>();
     FIELDS.forEach(field -> typed.put(field, file.typed().text(RoadService.FORM, field)));
+    wheels(file)
+        .keySet()
+        .forEach(field -> typed.put(field, file.typed().text(RoadService.FORM, field)));
     double advised = file.work().road().advice().gain();
     if (typed.getOrDefault("gain", "").isEmpty() && !Double.isNaN(advised)) {
       typed.put("gain", Measure.GAIN.number(advised, UnitSystem.METRIC));
@@ -168,15 +263,41 @@ class RoadController {
       @RequestParam(required = false) Long corrects,
       @RequestParam String requestKey,
       Person person) {
-    files.change(ref, person, file -> road.record(file, fields(posted), corrects, requestKey));
+    files.change(
+        ref, person, file -> road.record(file, fields(file, posted), corrects, requestKey));
     return "redirect:/jobs/{ref}/road?card=stop";
   }
 
   @PostMapping("/jobs/{ref}/road/draft")
   String draft(@PathVariable String ref, @RequestParam Map<String, String> posted, Person person) {
     String key = posted.getOrDefault("requestKey", "");
-    files.change(ref, person, file -> road.draft(file, fields(posted), key));
+    files.change(ref, person, file -> road.draft(file, fields(file, posted), key));
     return "redirect:/jobs/{ref}/road?card=stop";
+  }
+
+  @PostMapping("/jobs/{ref}/road/gate")
+  String say(
+      @PathVariable String ref,
+      @RequestParam Map<String, String> posted,
+      @RequestParam String requestKey,
+      Person person) {
+    files.change(
+        ref,
+        person,
+        file -> {
+          Map<String, String> typed = new LinkedHashMap<>();
+          for (String field : gateFields(file.work().road().gate())) {
+            typed.put(field, posted.getOrDefault(field, ""));
+          }
+          gate.say(file, typed, requestKey);
+        });
+    return "redirect:/jobs/{ref}/road?card=" + GATE;
+  }
+
+  @PostMapping("/jobs/{ref}/road/settle-even")
+  String settleEven(@PathVariable String ref, @RequestParam String requestKey, Person person) {
+    files.change(ref, person, file -> road.settleEven(file, requestKey));
+    return "redirect:/jobs/{ref}/road?card=" + PROFILES;
   }
 
   @PostMapping("/jobs/{ref}/road/settle")
@@ -185,9 +306,10 @@ class RoadController {
     return "redirect:/jobs/{ref}/road?card=settle";
   }
 
-  private static Map<String, String> fields(Map<String, String> posted) {
+  private static Map<String, String> fields(JobFile file, Map<String, String> posted) {
     Map<String, String> fields = new LinkedHashMap<>();
     FIELDS.forEach(field -> fields.put(field, posted.getOrDefault(field, "")));
+    wheels(file).keySet().forEach(field -> fields.put(field, posted.getOrDefault(field, "")));
     return fields;
   }
 }

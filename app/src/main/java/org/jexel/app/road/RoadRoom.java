@@ -13,10 +13,12 @@ import org.springframework.stereotype.Component;
 @Component
 class RoadRoom implements StationRoom {
   private final StopLineRepository stops;
+  private final SaidLineRepository said;
   private final GainSettingRepository settings;
 
-  RoadRoom(StopLineRepository stops, GainSettingRepository settings) {
+  RoadRoom(StopLineRepository stops, SaidLineRepository said, GainSettingRepository settings) {
     this.stops = stops;
+    this.said = said;
     this.settings = settings;
   }
 
@@ -27,13 +29,16 @@ class RoadRoom implements StationRoom {
 
   @Override
   public RoadRows rows(Job job) {
-    return RoadRows.standing(stops.ofJob(job.id()), settings.ofJob(job.id()));
+    return RoadRows.standing(stops.ofJob(job.id()), said.ofJob(job.id()), settings.ofJob(job.id()));
   }
 
   @Override
   public String card(Aim aim) {
     if (aim instanceof Aim.Settle) {
       return "settle";
+    }
+    if (aim instanceof Aim.OpenGate) {
+      return "gate";
     }
     return aim instanceof Aim.DriveStop ? "stop" : "advice";
   }

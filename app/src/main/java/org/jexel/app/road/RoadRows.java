@@ -1,7 +1,6 @@
 package org.jexel.app.road;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -12,21 +11,24 @@ import org.jexel.app.job.StoredRow;
 import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Phrase;
-import org.jexel.core.road.Setting;
 
 /**
- * Test stops that no later row corrects, and settled gains, oldest first.
+ * Test stops that no later row corrects, what was said before them, and settled gains, oldest
+ * first.
  *
- * @param settings every one: the newest stands
+ * @param stops those that stand
+ * @param said every word
+ * @param settings every one
  */
-record RoadRows(List<StopLine> stops, List<GainSetting> settings) implements StationRows {
+record RoadRows(List<StopLine> stops, List<SaidLine> said, List<GainSetting> settings)
+    implements StationRows {
   /**
    * @param all every stop, corrected ones too
    */
-  static RoadRows standing(List<StopLine> all, List<GainSetting> settings) {
+  static RoadRows standing(List<StopLine> all, List<SaidLine> said, List<GainSetting> settings) {
     Set<Long> corrected = all.stream().map(StopLine::correctsId).collect(Collectors.toSet());
     return new RoadRows(
-        all.stream().filter(stop -> !corrected.contains(stop.id())).toList(), settings);
+        all.stream().filter(stop -> !corrected.contains(stop.id())).toList(), said, settings);
   }
 
   static RoadRows of(JobFile file) {
@@ -35,14 +37,20 @@ record RoadRows(List<StopLine> stops, List<GainSetting> settings) implements Sta
 
   @Override
   public List<StoredRow> stored() {
-    return Stream.concat(
+    return Stream.of(
             StoredRow.of(stops, RoadRows::name, StopLine::digest),
+            StoredRow.of(said, RoadRows::name, SaidLine::said),
             StoredRow.of(settings, RoadRows::name, GainSetting::setting))
+        .flatMap(rows -> rows)
         .toList();
   }
 
   private static String name(StopLine stop) {
     return Phrase.of("test stop at gain %s, row %d", stop.gain(), stop.id());
+  }
+
+  private static String name(SaidLine said) {
+    return Phrase.of("word before a stop, row %d", said.id());
   }
 
   private static String name(GainSetting setting) {
@@ -51,12 +59,15 @@ record RoadRows(List<StopLine> stops, List<GainSetting> settings) implements Sta
 
   @Override
   public RoadRows only(Predicate<Object> kept) {
-    return new RoadRows(StoredRow.only(stops, kept), StoredRow.only(settings, kept));
+    return new RoadRows(
+        StoredRow.only(stops, kept), StoredRow.only(said, kept), StoredRow.only(settings, kept));
   }
 
   @Override
   public void tell(JobRecord.Builder record) {
-    Optional<Setting> newest = settings.stream().reduce((a, b) -> b).map(GainSetting::setting);
-    record.driven(stops.stream().map(StopLine::stop).toList(), newest);
+    record.driven(
+        stops.stream().map(StopLine::stop).toList(),
+        said.stream().map(SaidLine::said).toList(),
+        settings.stream().map(GainSetting::setting).toList());
   }
 }

@@ -1,7 +1,10 @@
 package org.jexel.app.road;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
@@ -11,7 +14,9 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainScale;
+import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.Setting;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -56,10 +61,8 @@ public class RoadService {
     Surface surface = fields.choice(Surface.class, "surface");
     Outcome outcome = fields.choice(Outcome.class, "outcome");
     TestStop.Way way = fields.choice(TestStop.Way.class, "way");
-    String note = fields.text("note");
-    if (note.length() > 200) {
-      fields.problem("note", "At most 200 letters.");
-    }
+    String note = fields.atMost("note", 200);
+    Observed observed = observed(file, fields);
     if (!fields.sound()
         || gain == null
         || way == null
@@ -79,8 +82,34 @@ public class RoadService {
             seconds,
             file.rig().sheet().si(RigField.KERB_MASS),
             file.work().rig().load().mass(),
-            note),
+            note,
+            observed,
+            !file.work().road().warmUp().done(),
+            clock.instant()),
         fields.problems());
+  }
+
+  private static Observed observed(JobFile file, TypedFields fields) {
+    List<Observed.Wheel> wheels = new ArrayList<>();
+    for (int axle : file.rig().brakedAxles()) {
+      for (boolean left : new boolean[] {true, false}) {
+        Outcome seen = fields.chosen(Outcome.class, wheel(axle, left));
+        if (seen != null) {
+          wheels.add(new Observed.Wheel(axle, left, seen));
+        }
+      }
+    }
+    return new Observed(
+        fields.chosen(Observed.How.class, "how", Observed.How.UNSAID),
+        fields.chosen(Observed.Pull.class, "pull", Observed.Pull.UNSAID),
+        fields.chosen(Observed.Feel.class, "feel", Observed.Feel.UNSAID),
+        wheels,
+        fields.atMost("place", 80));
+  }
+
+  /** The field in which one wheel's outcome is said. */
+  static String wheel(int axle, boolean left) {
+    return "wheel" + (axle + 1) + (left ? "L" : "R");
   }
 
   /** Tells of a gain that is no mark of this controller. */
@@ -154,16 +183,29 @@ public class RoadService {
         || settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
-    Surface surface = file.record().stops().get(file.record().stops().size() - 1).surface();
-    settings.save(
-        new GainSetting(
-            file.job(),
-            advice.gain(),
-            surface,
+    settle(file, advice.gain(), Setting.School.BELOW_LOCK, key);
+  }
+
+  /** Settles on the gain of even pull; does nothing while no stop by the pedal found one. */
+  public void settleEven(JobFile file, String requestKey) {
+    String key = RequestKey.of(requestKey);
+    OptionalDouble even = file.work().road().even().even();
+    if (even.isPresent() && !settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
+      settle(file, even.getAsDouble(), Setting.School.EVEN_PULL, key);
+    }
+  }
+
+  private void settle(JobFile file, double gain, Setting.School school, String key) {
+    Setting setting =
+        new Setting(
+            gain,
+            school,
+            file.work().road().surface().orElseThrow(),
+            file.rig().sheet().si(RigField.KERB_MASS),
             file.work().rig().load().mass(),
-            file.person(),
             clock.instant(),
-            key));
+            file.person().name());
+    settings.save(new GainSetting(file.job(), setting, file.person(), key));
     file.changed();
   }
 }

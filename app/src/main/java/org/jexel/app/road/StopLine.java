@@ -1,17 +1,25 @@
 package org.jexel.app.road;
 
+import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.Set;
+import org.hibernate.annotations.Immutable;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
@@ -46,6 +54,18 @@ public class StopLine {
   private double vehicleMassKg;
   private double trailerMassKg;
   private String note;
+  private String how;
+  private String pull;
+  private String feel;
+  private String place;
+  private boolean cold;
+  private Instant drivenAt;
+
+  @ElementCollection
+  @Immutable
+  @CollectionTable(name = "test_stop_wheel", joinColumns = @JoinColumn(name = "stop_id"))
+  private Set<StopWheel> wheels = new HashSet<>();
+
   private @Nullable Long correctsId;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
@@ -77,6 +97,13 @@ public class StopLine {
     this.vehicleMassKg = stop.vehicleMass();
     this.trailerMassKg = stop.trailerMass();
     this.note = stop.note();
+    this.how = stop.observed().how().name();
+    this.pull = stop.observed().pull().name();
+    this.feel = stop.observed().feel().name();
+    this.place = stop.observed().place();
+    this.cold = stop.cold();
+    this.drivenAt = stop.at();
+    stop.observed().wheels().forEach(wheel -> wheels.add(StopWheel.of(wheel)));
     this.correctsId = corrects;
     this.person = person;
     this.madeAt = at;
@@ -99,7 +126,24 @@ public class StopLine {
         timeS,
         vehicleMassKg,
         trailerMassKg,
-        note);
+        note,
+        observed(),
+        cold,
+        drivenAt);
+  }
+
+  private Observed observed() {
+    return new Observed(
+        Observed.How.valueOf(how),
+        Observed.Pull.valueOf(pull),
+        Observed.Feel.valueOf(feel),
+        wheels.stream()
+            .map(StopWheel::wheel)
+            .sorted(
+                Comparator.comparingInt(Observed.Wheel::axle)
+                    .thenComparing(Observed.Wheel::left, Comparator.reverseOrder()))
+            .toList(),
+        place);
   }
 
   /**

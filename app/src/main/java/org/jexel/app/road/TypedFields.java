@@ -2,6 +2,7 @@ package org.jexel.app.road;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
 import org.jexel.core.quantity.QuantityParser;
@@ -74,6 +75,24 @@ final class TypedFields {
     }
     problems.put(field, "Choose one.");
     return null;
+  }
+
+  /** One of a few; null where none is said, and for a word that is none, of which it tells. */
+  <E extends Enum<E>> @Nullable E chosen(Class<E> type, String field) {
+    return text(field).isEmpty() ? null : choice(type, field);
+  }
+
+  /** The same, with what stands in its place. */
+  <E extends Enum<E>> E chosen(Class<E> type, String field, E unsaid) {
+    return Objects.requireNonNullElse(chosen(type, field), unsaid);
+  }
+
+  String atMost(String field, int letters) {
+    String text = text(field);
+    if (text.length() > letters) {
+      problem(field, "At most " + letters + " letters.");
+    }
+    return text;
   }
 
   void problem(String field, String words) {

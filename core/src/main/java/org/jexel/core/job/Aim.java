@@ -37,6 +37,9 @@ public sealed interface Aim {
   /** The stops say that something is wrong. */
   record LookForCause() implements Aim {}
 
+  /** What has to be looked at before a wheel turns. */
+  record OpenGate() implements Aim {}
+
   /** A test stop is to be driven. */
   record DriveStop() implements Aim {}
 

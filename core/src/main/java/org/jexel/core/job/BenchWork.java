@@ -1,5 +1,6 @@
 package org.jexel.core.job;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -91,10 +92,19 @@ public final class BenchWork {
 
   /** Whether a repair changed what some check of brakes or wheels reads. */
   boolean brakesWereMended() {
+    return brakesMendedAt().isPresent();
+  }
+
+  /** When something of the brakes was last mended; empty where nothing was. */
+  Optional<Instant> brakesMendedAt() {
     return record.repairs().stream()
-        .flatMap(repair -> repair.again().stream())
-        .flatMap(id -> check(id).stream())
-        .anyMatch(Check::ofTheBrakes);
+        .filter(
+            repair ->
+                repair.again().stream()
+                    .flatMap(id -> check(id).stream())
+                    .anyMatch(Check::ofTheBrakes))
+        .map(Mended::at)
+        .max(Comparator.naturalOrder());
   }
 
   /** Battery volts as read; every later check starts from them. */

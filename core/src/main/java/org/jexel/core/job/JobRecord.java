@@ -4,13 +4,13 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.Wish;
+import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +30,8 @@ import org.jspecify.annotations.Nullable;
  * @param colours of conductors, as somebody found them
  * @param found in the cab
  * @param stops those that no later one corrects, oldest first
- * @param setting the newest settled gain
+ * @param said before wheels turn, oldest first
+ * @param settings every settled gain, oldest first
  */
 public record JobRecord(
     Rig rig,
@@ -44,13 +45,16 @@ public record JobRecord(
     Map<Crosswalk.Seen, WireColour> colours,
     Fitting.Found found,
     List<TestStop> stops,
-    Optional<Setting> setting) {
+    List<Said> said,
+    List<Setting> settings) {
   public JobRecord {
     readings = List.copyOf(readings);
     repairs = List.copyOf(repairs);
     ticked = Set.copyOf(ticked);
     colours = Map.copyOf(colours);
     stops = List.copyOf(stops);
+    said = List.copyOf(said);
+    settings = List.copyOf(settings);
   }
 
   /** A job of which nothing is recorded but what it starts from. */
@@ -71,7 +75,8 @@ public record JobRecord(
     private Map<Crosswalk.Seen, WireColour> colours = Map.of();
     private Fitting.Found found = Fitting.Found.NOTHING;
     private List<TestStop> stops = List.of();
-    private Optional<Setting> setting = Optional.empty();
+    private List<Said> said = List.of();
+    private List<Setting> settings = List.of();
 
     private Builder(Wish wish, boolean alone, Shop shop, LocalDate day) {
       this.wish = wish;
@@ -111,15 +116,17 @@ public record JobRecord(
       return this;
     }
 
-    public Builder driven(List<TestStop> all, Optional<Setting> settled) {
+    public Builder driven(List<TestStop> all, List<Said> words, List<Setting> settled) {
       this.stops = all;
-      this.setting = settled;
+      this.said = words;
+      this.settings = settled;
       return this;
     }
 
     public JobRecord build() {
       return new JobRecord(
-          rig(), wish, alone, shop, day, readings, repairs, ticked, colours, found, stops, setting);
+          rig(), wish, alone, shop, day, readings, repairs, ticked, colours, found, stops, said,
+          settings);
     }
   }
 }

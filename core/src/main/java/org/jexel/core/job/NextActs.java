@@ -29,6 +29,13 @@ import org.jexel.core.road.GainAdvice;
  * before wire is cut by them, plates before the load is driven.
  */
 final class NextActs {
+  private static final NextAct LOOK_ROUND =
+      new NextAct(
+          Station.ROAD,
+          new Aim.OpenGate(),
+          "Look round before a wheel turns",
+          "tyres, wheel nuts, place");
+
   private static final Set<Fitting.Topic> EVERY_TOPIC = EnumSet.allOf(Fitting.Topic.class);
 
   private final Work work;
@@ -277,8 +284,16 @@ final class NextActs {
 
   private Optional<NextAct> onTheRoad() {
     return isDriven() && work.road().settled().isEmpty()
-        ? Optional.of(drive(work.road().advice()))
+        ? Optional.of(
+            asksForAStop() && !work.road().gate().open() ? LOOK_ROUND : drive(work.road().advice()))
         : Optional.empty();
+  }
+
+  private boolean asksForAStop() {
+    return switch (work.road().advice().act()) {
+      case TRY, CONFIRM, REPEAT -> true;
+      case SETTLE, LOOK_FOR_FAULT -> false;
+    };
   }
 
   /** A gain is wanted where brakes or their controller were worked on, or are checked. */

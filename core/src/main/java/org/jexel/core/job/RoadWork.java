@@ -1,46 +1,90 @@
 package org.jexel.core.job;
 
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
+import org.jexel.core.rig.Wish;
 import org.jexel.core.road.BrakeCurve;
+import org.jexel.core.road.EvenSearch;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainFinder;
 import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Gate;
+import org.jexel.core.road.Profile;
 import org.jexel.core.road.RigTrain;
+import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
+import org.jexel.core.road.StopAndLook;
 import org.jexel.core.road.TestStop;
+import org.jexel.core.road.WarmUp;
 
 /** Station 6: what must hold before a wheel turns, and the gain that the stops lead to. */
 public final class RoadWork {
-  /** A trailer heavier or lighter by more is another one to its brakes. */
-  private static final double SAME_LOAD = 0.1;
-
   private final JobRecord record;
   private final RigWork rig;
+  private final BenchWork bench;
   private final Once<Gate> gate;
   private final Once<GainAdvice> advice;
   private final Once<Train> train;
 
-  RoadWork(JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench) {
+  RoadWork(
+      JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench, BreakawayWork breakaway) {
     this.record = record;
     this.rig = rig;
-    this.gate = new Once<>(() -> Gate.of(bench.checks(), bench::verdict));
-    this.train = new Once<>(() -> RigTrain.of(record.rig(), plan.get(), rig.load()));
-    this.advice =
+    this.bench = bench;
+    this.gate =
         new Once<>(
             () ->
-                GainFinder.advise(
-                    scale(),
-                    BrakeCurve.of(train(), scale()),
-                    surface().orElse(Surface.DRY_ASPHALT),
-                    course().stream().flatMap(stop -> stop.gainStop().stream()).toList()));
+                Gate.of(
+                    bench.checks(),
+                    bench::verdict,
+                    held(breakaway.state()),
+                    Verdict.ofAll(rig.ratings().stream().map(RatingCheck::verdict).toList()),
+                    record.said(),
+                    record.day()));
+    this.train = new Once<>(() -> RigTrain.of(record.rig(), plan.get(), rig.load()));
+    this.advice = new Once<>(this::advised);
+  }
+
+  /** A breakaway that nobody proved is to be watched. */
+  private static Verdict held(StationState state) {
+    return switch (state) {
+      case HOLDS -> Verdict.HOLDS;
+      case FAILS -> Verdict.FAILS;
+      default -> Verdict.WATCH;
+    };
+  }
+
+  private GainAdvice advised() {
+    GainAdvice found =
+        GainFinder.advise(
+            scale(),
+            BrakeCurve.of(train(), scale()),
+            surface().orElse(Surface.DRY_ASPHALT),
+            course().stream().flatMap(stop -> stop.gainStop().stream()).toList());
+    return look().map(look -> found.instead(look.reason())).orElse(found);
+  }
+
+  /** What the stops since the last look say is wrong; empty where nothing does. */
+  public Optional<StopAndLook> look() {
+    Optional<Instant> looked =
+        record.said().stream()
+            .filter(said -> said.what() == Said.What.LOOKED)
+            .map(Said::at)
+            .max(Comparator.naturalOrder());
+    return StopAndLook.of(
+        course().stream()
+            .filter(stop -> looked.filter(at -> !stop.at().isAfter(at)).isEmpty())
+            .toList());
   }
 
   /** The surface of the newest stop; empty while none was driven. */
@@ -49,20 +93,27 @@ public final class RoadWork {
     return stops.isEmpty() ? Optional.empty() : Optional.of(stops.get(stops.size() - 1).surface());
   }
 
-  /** The stops that one gain is found by: of the newest one's surface, with the load of now. */
+  /**
+   * The stops that one gain is found by: of the newest one's surface, with the load of now, and
+   * after the brakes were last worked on.
+   */
   public List<TestStop> course() {
+    Optional<Instant> mended = bench.brakesMendedAt();
     return record.stops().stream()
         .filter(stop -> surface().equals(Optional.of(stop.surface())))
-        .filter(stop -> sameLoad(stop.trailerMass()))
+        .filter(stop -> Profile.sameLoad(rig.load().mass(), stop.trailerMass()))
+        .filter(stop -> mended.filter(at -> !stop.at().isAfter(at)).isEmpty())
         .toList();
-  }
-
-  private boolean sameLoad(double trailerMass) {
-    return Math.abs(rig.load().mass() / trailerMass - 1) <= SAME_LOAD;
   }
 
   public Gate gate() {
     return gate.get();
+  }
+
+  /** How far the linings are warmed, or bedded in. */
+  public WarmUp warmUp() {
+    boolean built = record.wish() == Wish.NEW_BUILD || record.wish() == Wish.CONVERT;
+    return WarmUp.of(record.said(), record.day(), built || bench.brakesWereMended());
   }
 
   public GainScale scale() {
@@ -82,14 +133,35 @@ public final class RoadWork {
     return advice.get();
   }
 
-  /** The newest settled gain, for whatever load it was found with. */
-  public Optional<Setting> setting() {
-    return record.setting();
+  /** The other school's search, by the pedal. */
+  public EvenSearch even() {
+    return EvenSearch.of(scale(), course());
   }
 
-  /** The newest settled gain, if it was found with the load of now. */
+  /** Every settled gain beside what the rig is now, newest first. */
+  public List<Profile> profiles() {
+    double vehicle = record.rig().sheet().si(RigField.KERB_MASS);
+    return record.settings().stream()
+        .map(
+            setting ->
+                Profile.of(
+                    setting, vehicle, rig.load().mass(), bench.brakesMendedAt(), record.day()))
+        .sorted(Comparator.comparing((Profile p) -> p.setting().at()).reversed())
+        .toList();
+  }
+
+  /** The newest settled gain, whether it still holds or not. */
+  public Optional<Profile> newest() {
+    return profiles().stream().findFirst();
+  }
+
+  /** The newest settled gain that holds for the rig of now. */
   public Optional<Setting> settled() {
-    return setting().filter(setting -> sameLoad(setting.trailerMass()));
+    return holding().findFirst().map(Profile::setting);
+  }
+
+  private Stream<Profile> holding() {
+    return profiles().stream().filter(Profile::holds);
   }
 
   StationState state() {
@@ -98,7 +170,7 @@ public final class RoadWork {
     }
     if (settled().isPresent()) {
       return StationState.of(Verdict.HOLDS, !record.stops().isEmpty());
-    } else if (setting().isPresent()) {
+    } else if (newest().isPresent()) {
       return StationState.WATCH;
     }
     if (record.stops().isEmpty()) {

@@ -28,7 +28,7 @@ public final class Work {
     this.harness = new HarnessWork(record, plan, bench, units);
     this.cab = new CabWork(record, plan);
     this.breakaway = new BreakawayWork(record, plan, rig, bench, units);
-    this.road = new RoadWork(record, plan, rig, bench);
+    this.road = new RoadWork(record, plan, rig, bench, breakaway);
     this.progress = new Once<>(() -> Progress.of(this));
   }
 
@@ -75,6 +75,8 @@ public final class Work {
     progress();
     road.advice();
     road.gate();
+    road.profiles();
+    road.even();
     breakaway.load();
   }
 }

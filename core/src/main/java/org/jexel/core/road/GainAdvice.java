@@ -18,6 +18,11 @@ public record GainAdvice(
     chances = List.copyOf(chances);
   }
 
+  /** The same knowledge, and a fault to look for before anything else. */
+  public GainAdvice instead(String why) {
+    return new GainAdvice(Act.LOOK_FOR_FAULT, Double.NaN, lower, upper, why, chances);
+  }
+
   /**
    * @param gain a mark of the scale
    * @param locks 0 to 1

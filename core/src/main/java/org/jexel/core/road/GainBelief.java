@@ -101,8 +101,10 @@ final class GainBelief {
     int place = cells.curve.place(stop.gain());
     double[] after = weight.clone();
     for (int cell = 0; cell < after.length; cell++) {
-      after[cell] *= cells.chance(stop.outcome(), place, cell);
-      if (!stop.outcome().locked() && stop.share().isPresent()) {
+      double chance = cells.chance(stop.outcome(), place, cell);
+      boolean weak = stop.cold() && !stop.outcome().locked();
+      after[cell] *= weak ? Math.sqrt(chance) : chance;
+      if (!stop.cold() && !stop.outcome().locked() && stop.share().isPresent()) {
         double expected = cells.strength[cell] * cells.curve.shares()[place];
         double off = stop.share().getAsDouble() / Math.max(1e-6, expected) - 1;
         // A measure that nothing explains widens the belief and does not end it.

@@ -20,6 +20,11 @@ public enum Outcome {
     return label;
   }
 
+  /** Whether it brakes as hard as another, or harder. */
+  boolean atLeast(Outcome other) {
+    return compareTo(other) >= 0;
+  }
+
   public boolean locked() {
     return locked;
   }

@@ -1,5 +1,6 @@
 package org.jexel.core.road;
 
+import java.time.Instant;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -23,6 +24,9 @@ import org.jspecify.annotations.Nullable;
  * @param vehicleMass kg
  * @param trailerMass with load, kg
  * @param note in the driver's words; empty for none
+ * @param observed what else was seen
+ * @param cold whether it was driven before the linings were warm
+ * @param at when it was driven
  */
 public record TestStop(
     double gain,
@@ -34,7 +38,38 @@ public record TestStop(
     @Nullable Double seconds,
     double vehicleMass,
     double trailerMass,
-    String note) {
+    String note,
+    Observed observed,
+    boolean cold,
+    Instant at) {
+
+  /** One of which nothing else was said. */
+  public TestStop(
+      double gain,
+      Way way,
+      double speed,
+      Surface surface,
+      Outcome outcome,
+      @Nullable Double distance,
+      @Nullable Double seconds,
+      double vehicleMass,
+      double trailerMass,
+      String note) {
+    this(
+        gain,
+        way,
+        speed,
+        surface,
+        outcome,
+        distance,
+        seconds,
+        vehicleMass,
+        trailerMass,
+        note,
+        Observed.NOTHING,
+        false,
+        Instant.EPOCH);
+  }
 
   /** How the brakes were asked for. */
   public enum Way {
@@ -54,7 +89,9 @@ public record TestStop(
 
   /** What it says about the gain; only a stop at full lever says anything. */
   public Optional<GainStop> gainStop() {
-    return way == Way.LEVER ? Optional.of(new GainStop(gain, outcome, share())) : Optional.empty();
+    return way == Way.LEVER
+        ? Optional.of(new GainStop(gain, outcome, share(), cold))
+        : Optional.empty();
   }
 
   /**

@@ -115,4 +115,23 @@ class ControllerModelTest {
     assertThatThrownBy(() -> ControllerLines.curve("1 1\n".repeat(70)))
         .hasMessageContaining("at most 60 lines");
   }
+
+  /** 6 of 10 gave 6 V here; there 6 V lies between 3 (5 V) and 4 (7 V), so 3 on whole marks. */
+  @Test
+  void aGainMovesByEqualVoltsDownToTheStepOfTheOther() {
+    ControllerModel here = model(0, 10, 0.5, List.of(at(0, 0), at(10, 10)));
+    ControllerModel there = model(0, 5, 1, List.of(at(1, 1), at(3, 5), at(5, 9)));
+    MovedGain moved = MovedGain.of(here, 6, there).orElseThrow();
+    assertThat(moved.volts()).isCloseTo(6, within(1e-9));
+    assertThat(moved.gain()).hasValue(3);
+    assertThat(MovedGain.of(here, 5, there).orElseThrow().gain()).as("the very volts").hasValue(3);
+    assertThat(MovedGain.of(here, 9.5, there).orElseThrow().gain()).as("beyond it").isEmpty();
+    assertThat(MovedGain.of(here, 0.5, there).orElseThrow().gain()).as("below it").isEmpty();
+    assertThat(MovedGain.of(there, 0, here)).as("not measured there").isEmpty();
+    assertThat(MovedGain.of(here, 6, model(0, 5, 1, List.of()))).isEmpty();
+  }
+
+  private static ControllerModel.Point at(double gain, double volts) {
+    return new ControllerModel.Point(gain, volts);
+  }
 }

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jexel.core.Rigs;
@@ -31,7 +31,9 @@ import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.TongueBand;
 import org.jexel.core.rig.Wish;
 import org.jexel.core.road.GainAdvice;
+import org.jexel.core.road.Gate;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.TestStop;
 import org.junit.jupiter.api.Test;
@@ -99,7 +101,8 @@ class NextActsTest {
   private final List<TestStop> stops = new ArrayList<>();
   private Wish wish = Wish.ANNUAL;
   private Set<String> ticked = Set.of();
-  private Optional<Setting> setting = Optional.empty();
+  private List<Said> said = new ArrayList<>();
+  private List<Setting> settings = List.of();
   private int minute;
 
   private NextActsTest enter(String card, Object... pairs) {
@@ -122,7 +125,7 @@ class NextActsTest {
             .rig(rig)
             .read(readings, repairs)
             .ticked(ticked)
-            .driven(stops, setting)
+            .driven(stops, said, settings)
             .build(),
         Planner.ANEW,
         UnitSystem.METRIC);
@@ -150,6 +153,27 @@ class NextActsTest {
     for (Check check : work().bench().proof()) {
       read(check.id(), check.band().expected());
     }
+  }
+
+  private static final Instant NOON = DAY.atTime(12, 0).toInstant(ZoneOffset.UTC);
+
+  private static Setting settled(double gain, Surface surface) {
+    return new Setting(gain, Setting.School.BELOW_LOCK, surface, 2100, 450, NOON, "Somebody");
+  }
+
+  /** Tyres, nuts and place are sound, and what is to be watched is gone past. */
+  private void lookRound() {
+    for (Gate.Line line : work().road().gate().lines()) {
+      if (line.asks()) {
+        say(Said.What.PASSED, line.id(), Verdict.WATCH);
+      } else if (line.verdict() == Verdict.NOT_YET) {
+        say(Said.What.valueOf(line.id()), "", Verdict.HOLDS);
+      }
+    }
+  }
+
+  private void say(Said.What what, String about, Verdict verdict) {
+    said.add(new Said(what, about, verdict, "because", 0, DAY, NOON, "Somebody"));
   }
 
   @Test
@@ -225,7 +249,7 @@ class NextActsTest {
     assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.KERB_MASS));
     assertThat(state(Station.RIG)).isEqualTo(StationState.UNDER_WAY);
     entered(PLATES);
-    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    assertThat(next().aim()).isEqualTo(new Aim.OpenGate());
   }
 
   /** Nobody reads plates or drives stops for a lamp; whoever mended brakes does both. */
@@ -243,7 +267,7 @@ class NextActsTest {
     prove();
     assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.KERB_MASS));
     entered(PLATES);
-    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    assertThat(next().aim()).isEqualTo(new Aim.OpenGate());
   }
 
   @Test
@@ -262,7 +286,7 @@ class NextActsTest {
     assertThat(next().text()).startsWith("Read again after the repair: Heat");
     read("heats.magnet_axle1_left", 1);
     ticked = ticks();
-    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    assertThat(next().aim()).isEqualTo(new Aim.OpenGate());
   }
 
   /** No gate waits for a reading that an actuator does not have. */
@@ -278,7 +302,8 @@ class NextActsTest {
     assertThat(next().aim()).isEqualTo(new Aim.Read(CheckSheet.SUPPLY));
     prove();
     assertThat(work().bench().proof()).noneMatch(check -> check.id().contains("magnet"));
-    assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
+    assertThat(next().aim()).isEqualTo(new Aim.OpenGate());
+    lookRound();
     stop(5, TestStop.Way.LEVER, Outcome.FIRM);
     assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
     assertThat(next().text()).doesNotContainIgnoringCase("magnet");
@@ -369,6 +394,9 @@ class NextActsTest {
     assertThat(next().aim()).isEqualTo(new Aim.FitBreakaway());
     entered(KIT);
     prove();
+    assertThat(next().aim()).isEqualTo(new Aim.OpenGate());
+    assertThat(next().waitsFor()).contains("tyres");
+    lookRound();
     assertThat(next().aim()).isEqualTo(new Aim.DriveStop());
     assertThat(next().text()).startsWith("Try a stop at gain ");
     assertThat(next().waitsFor()).contains("level, dry, empty");
@@ -393,7 +421,7 @@ class NextActsTest {
     }
     assertThat(next().text()).isEqualTo("Settle on gain 6");
     assertThat(state(Station.ROAD)).isEqualTo(StationState.UNDER_WAY);
-    setting = Optional.of(new Setting(6, Surface.DRY_ASPHALT, 450, Instant.EPOCH, "Somebody"));
+    settings = List.of(settled(6, Surface.DRY_ASPHALT));
     assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
     assertThat(next().station()).isEqualTo(Station.HANDOVER);
   }
@@ -420,12 +448,13 @@ class NextActsTest {
             ""));
     assertThat(work().road().advice().act()).as("no contradiction").isEqualTo(GainAdvice.Act.TRY);
     assertThat(work().road().advice().lower()).isNaN();
-    setting = Optional.of(new Setting(4, Surface.GRAVEL, 450, Instant.EPOCH, "Somebody"));
+    settings = List.of(settled(4, Surface.GRAVEL));
     assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
     load.add(new LoadItem("Straw", 44, 2.6));
     assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);
     load.add(new LoadItem("More straw", 60, 2.6));
     assertThat(state(Station.ROAD)).as("another trailer").isEqualTo(StationState.WATCH);
+    lookRound();
     assertThat(next().text()).startsWith("Try a stop at gain ");
   }
 
@@ -499,7 +528,7 @@ class NextActsTest {
     read("held.magnet_axle1_left", 0);
     assertThat(state(Station.BREAKAWAY)).as("one turns on").isEqualTo(StationState.FAILS);
     readings.clear();
-    setting = Optional.of(new Setting(6, Surface.DRY_ASPHALT, 450, Instant.EPOCH, "Somebody"));
+    settings = List.of(settled(6, Surface.DRY_ASPHALT));
     assertThat(state(Station.ROAD)).as("nobody drove").isEqualTo(StationState.COMPUTED);
     stop(6, TestStop.Way.LEVER, Outcome.FIRM);
     assertThat(state(Station.ROAD)).isEqualTo(StationState.HOLDS);

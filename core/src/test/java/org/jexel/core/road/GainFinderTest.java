@@ -112,11 +112,24 @@ class GainFinderTest {
   @Test
   void whatTheTrailerBrakedWithMovesTheBelief() {
     double rated = LIGHT.shares()[5];
-    GainStop weak = new GainStop(3, Outcome.FIRM, OptionalDouble.of(0.7 * rated));
-    GainStop strong = new GainStop(3, Outcome.FIRM, OptionalDouble.of(1.3 * rated));
+    GainStop weak = new GainStop(3, Outcome.FIRM, OptionalDouble.of(0.7 * rated), false);
+    GainStop strong = new GainStop(3, Outcome.FIRM, OptionalDouble.of(1.3 * rated), false);
     double fiveAfterWeak = advise(LIGHT, weak).chances().get(9).locks();
     double fiveAfterStrong = advise(LIGHT, strong).chances().get(9).locks();
     assertThat(fiveAfterWeak).isLessThan(fiveAfterStrong - 0.3);
+  }
+
+  /** Cold linings pull less: that nothing locked says less, that something did says all. */
+  @Test
+  void aStopBeforeTheLiningsAreWarmCountsLess() {
+    double before = advise(LIGHT).chances().get(7).locks();
+    double warm = advise(LIGHT, stop(4, Outcome.FIRM)).chances().get(7).locks();
+    GainStop early = new GainStop(4, Outcome.FIRM, OptionalDouble.of(0.2), true);
+    double cold = advise(LIGHT, early).chances().get(7).locks();
+    assertThat(cold).isGreaterThan(warm).isLessThan(before);
+    GainStop locked = new GainStop(4, Outcome.LOCKED, OptionalDouble.empty(), true);
+    assertThat(advise(LIGHT, locked).chances())
+        .isEqualTo(advise(LIGHT, stop(4, Outcome.LOCKED)).chances());
   }
 
   @Test

@@ -1,0 +1,67 @@
+package org.jexel.core.road;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A settled gain beside what the rig is now. It holds for the load, the surface, the vehicle and
+ * the brakes with which it was found, and for half a year.
+ *
+ * @param setting as it was settled
+ * @param stale why it holds no longer; empty where it does
+ */
+public record Profile(Setting setting, List<String> stale) {
+  /** A trailer heavier or lighter by more is another one to its brakes. */
+  private static final double SAME_LOAD = 0.1;
+
+  /** A vehicle that differs by more is another one. */
+  private static final double SAME_VEHICLE = 0.05;
+
+  private static final int MONTHS = 6;
+
+  public Profile {
+    stale = List.copyOf(stale);
+  }
+
+  /** Whether a stop or a setting with one load says anything of another. */
+  public static boolean sameLoad(double one, double other) {
+    return Math.abs(one / other - 1) <= SAME_LOAD;
+  }
+
+  /**
+   * @param vehicleMass of now, kg
+   * @param trailerMass of now, kg
+   * @param mended when brakes or their wiring were last worked on
+   * @param day on which it is asked
+   */
+  public static Profile of(
+      Setting setting,
+      double vehicleMass,
+      double trailerMass,
+      Optional<Instant> mended,
+      LocalDate day) {
+    List<String> stale = new ArrayList<>();
+    if (!sameLoad(trailerMass, setting.trailerMass())) {
+      stale.add("another load");
+    }
+    if (Math.abs(vehicleMass / setting.vehicleMass() - 1) > SAME_VEHICLE) {
+      stale.add("another vehicle");
+    }
+    if (mended.filter(at -> at.isAfter(setting.at())).isPresent()) {
+      stale.add("brakes or wiring worked on since");
+    }
+    LocalDate settled = LocalDate.ofInstant(setting.at(), ZoneOffset.UTC);
+    if (settled.plusMonths(MONTHS).isBefore(day)) {
+      stale.add("older than six months");
+    }
+    return new Profile(setting, stale);
+  }
+
+  public boolean holds() {
+    return stale.isEmpty();
+  }
+}
