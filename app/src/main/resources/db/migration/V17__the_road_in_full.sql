@@ -40,6 +40,24 @@ create table if not exists road_said (
   index road_said_of_job (job_id, id)
 );
 
+-- append-only; a correction names the old row
+create table if not exists gain_volts (
+  id bigint not null auto_increment primary key,
+  job_id bigint not null,
+  gain double not null,
+  volts double not null,
+  corrects_id bigint null,
+  person_id bigint not null,
+  read_at datetime(3) not null,
+  request_key varchar(40) not null,
+  constraint gain_volts_request unique (job_id, request_key),
+  constraint gain_volts_job foreign key (job_id) references job (id),
+  constraint gain_volts_person foreign key (person_id) references person (id),
+  unique key gain_volts_of_job (id, job_id),
+  unique key gain_volts_corrected_once (corrects_id, job_id),
+  constraint gain_volts_corrects foreign key (corrects_id, job_id) references gain_volts (id, job_id)
+);
+
 alter table gain_setting
   add column if not exists school varchar(12) not null default 'BELOW_LOCK',
   add column if not exists vehicle_mass_kg double null;
@@ -66,6 +84,20 @@ create or replace trigger road_said_is_not_deleted before delete on road_said fo
 begin
   if @jexel_mending is null then
     signal sqlstate '45000' set message_text = 'What was said stands: it is said anew, never deleted.';
+  end if;
+end//
+
+create or replace trigger gain_volts_is_not_changed before update on gain_volts for each row
+begin
+  if @jexel_mending is null then
+    signal sqlstate '45000' set message_text = 'A reading stands: it is corrected by a new row, never changed.';
+  end if;
+end//
+
+create or replace trigger gain_volts_is_not_deleted before delete on gain_volts for each row
+begin
+  if @jexel_mending is null then
+    signal sqlstate '45000' set message_text = 'A reading stands: it is corrected by a new row, never deleted.';
   end if;
 end//
 

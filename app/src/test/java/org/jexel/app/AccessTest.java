@@ -68,6 +68,9 @@ class AccessTest {
           "/jobs/J1001/road/stops",
           "/jobs/J1001/road/draft",
           "/jobs/J1001/road/gate",
+          "/jobs/J1001/road/volts",
+          "/jobs/J1001/road/curve",
+          "/jobs/J1001/road/simulated",
           "/jobs/J1001/road/settle-even",
           "/jobs/J1001/road/settle");
 

@@ -101,7 +101,7 @@ class BrowserTest {
     yard.figure("AXLE_RATING", "1600");
     yard.card(5, "kit");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
-    yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
+    yard.figure("BREAKAWAY_CAPACITY", "12 Ah");
     yard.card(5, "cable");
     yard.figure("CABLE_LENGTH", "70 cm");
 

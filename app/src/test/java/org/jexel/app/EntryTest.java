@@ -299,21 +299,6 @@ class EntryTest {
         .contains("off the frame. It ends");
   }
 
-  private String readyForTheRoad() throws Exception {
-    String ref = electrician.newJob("Road", "ELECTRIC", "1");
-    for (String check :
-        new String[] {
-          "supply.battery", "brake.resistance", "brake.rest", "brake.volts", "brake.amps"
-        }) {
-      electrician.read(ref, check, electrician.expected(ref, check));
-    }
-    electrician.post(
-        "/jobs/" + ref + "/bench/round",
-        Map.of("word.wakes.controller", "wakes", "requestKey", "wakes" + ref));
-    electrician.lookRound(ref);
-    return ref;
-  }
-
   private void stop(String ref, String gain, String outcome, String distance) throws Exception {
     electrician.post(
         "/jobs/" + ref + "/road/stops",
@@ -354,7 +339,7 @@ class EntryTest {
 
   @Test
   void theStopsThatAreAskedForFindTheGainAndSettleIt() throws Exception {
-    String ref = readyForTheRoad();
+    String ref = electrician.readyForTheRoad("Road", "1");
     double gain = advised(ref);
     for (int i = 0; i < 12 && !Double.isNaN(gain); i++) {
       stop(ref, String.valueOf(gain), gain > 6.1 ? "LOCKED" : "FIRM", "");
@@ -384,7 +369,7 @@ class EntryTest {
       })
   void aStopThatCannotBeIsNotRecordedAndStaysTyped(
       String gain, String distance, String outcome, String message) throws Exception {
-    String ref = readyForTheRoad();
+    String ref = electrician.readyForTheRoad("Road", "1");
     stop(ref, gain, outcome, distance);
     assertThat(electrician.page("/jobs/" + ref + "/road"))
         .contains(message)
@@ -394,7 +379,7 @@ class EntryTest {
 
   @Test
   void whatIsWrongWithAChoiceStandsBesideIt() throws Exception {
-    String ref = readyForTheRoad();
+    String ref = electrician.readyForTheRoad("Road", "1");
     electrician.post(
         "/jobs/" + ref + "/road/stops",
         Map.of(
@@ -413,7 +398,7 @@ class EntryTest {
 
   @Test
   void aCorrectedStopNoLongerCounts() throws Exception {
-    String ref = readyForTheRoad();
+    String ref = electrician.readyForTheRoad("Road", "1");
     stop(ref, "5", "LOCKED", "30");
     assertThat(electrician.page("/jobs/" + ref + "/road")).contains("2.06 m/s²");
     double lower = advised(ref);

@@ -67,7 +67,7 @@ class JobWalkTest {
   private void ownBreakaway() {
     yard.card(5, "kit");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
-    yard.figure("BREAKAWAY_CAPACITY", "7 Ah");
+    yard.figure("BREAKAWAY_CAPACITY", "12 Ah");
     yard.card(5, "cable");
     yard.figure("CABLE_LENGTH", "700 mm");
   }

@@ -22,11 +22,6 @@ class ScreenshotMaker {
       shoot(browser, folder, "2-harness", "/jobs/J1003/harness?card=plan#card-plan");
       shoot(browser, folder, "2-harness-steps", "/jobs/J1001/harness?card=steps#card-steps");
       shoot(browser, folder, "2-harness-faces", "/jobs/J1001/harness?card=faces#card-faces");
-      shoot(
-          browser,
-          folder,
-          "2-harness-what-if",
-          "/jobs/J1005/harness?card=whatif&state=tail,left&fault=7#card-whatif");
       shoot(browser, folder, "3-cab", "/jobs/J1003/cab?card=supply");
       shoot(browser, folder, "3-cab-plug", "/jobs/J1003/cab?card=plug#card-plug");
       shoot(
@@ -38,6 +33,7 @@ class ScreenshotMaker {
       shoot(browser, folder, "controllers", "/workshop/controllers?open=1");
       shoot(browser, folder, "5-breakaway", "/jobs/J1003/breakaway?card=cable");
       shoot(browser, folder, "6-road", "/jobs/J1003/road");
+      shoot(browser, folder, "6-road-trial", "/jobs/J1003/road?card=trial&at=1.5");
       shoot(browser, folder, "7-handover", "/jobs/J1006/handover");
       browser.size(390, 844);
       shoot(browser, folder, "phone-bench", "/jobs/J1004/bench");

@@ -76,7 +76,7 @@ public final class Walker {
     for (String card : List.of("kit", "wiring", "cable", "pull")) {
       paths.add(job + "/breakaway?card=" + card);
     }
-    for (String card : List.of("gate", "stop", "trial", "profiles")) {
+    for (String card : List.of("gate", "stop", "volts", "trial", "profiles")) {
       paths.add(job + "/road?card=" + card);
     }
     for (String card : List.of("finder", "helper", "tester", "meter", "supply.battery")) {
@@ -201,6 +201,26 @@ public final class Walker {
     said.put("warmed", "20");
     said.put("requestKey", UUID.randomUUID().toString());
     post("/jobs/" + ref + "/road/gate", said);
+  }
+
+  /** A job whose brakes are read at the connector, and whose gate is open. */
+  public String readyForTheRoad(String trailer, String axles) throws Exception {
+    String ref = brakesRead(trailer, axles);
+    lookRound(ref);
+    return ref;
+  }
+
+  /** A job whose brakes are read at the connector, each as a sound rig reads. */
+  public String brakesRead(String trailer, String axles) throws Exception {
+    String ref = newJob(trailer, "ELECTRIC", axles);
+    for (String check :
+        List.of("supply.battery", "brake.resistance", "brake.rest", "brake.volts", "brake.amps")) {
+      read(ref, check, expected(ref, check));
+    }
+    post(
+        "/jobs/" + ref + "/bench/round",
+        Map.of("word.wakes.controller", "wakes", "requestKey", "wakes" + ref));
+    return ref;
   }
 
   /** Takes every check of the proof, each as a sound rig reads. */

@@ -24,7 +24,6 @@ import org.jexel.core.cab.SupplyPlan;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.ControllerKind;
-import org.jexel.core.rig.RigField;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -121,7 +120,7 @@ class CabController {
   }
 
   private static ControllerKind kind(JobFile file) {
-    return file.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+    return file.rig().controllerKind();
   }
 
   private static List<Card> cards(JobFile file) {

@@ -6,7 +6,6 @@ import org.jexel.app.device.ControllerLink;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.cab.PowerUp;
 import org.jexel.core.rig.ControllerKind;
-import org.jexel.core.rig.RigField;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 record PowerCard(List<PowerUp.Stage> stages, int at, PowerUp.@Nullable Shown shown) {
 
   static PowerCard of(JobFile file, Map<String, String> typed, ControllerLink link) {
-    ControllerKind kind = file.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+    ControllerKind kind = file.rig().controllerKind();
     List<PowerUp.Stage> stages =
         file.rig().hasElectricBrakes() ? PowerUp.sequence(kind) : List.of();
     String text = typed.getOrDefault("stage", "");

@@ -5,16 +5,20 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import org.jexel.app.drawing.CurveDrawing;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationPages;
+import org.jexel.app.library.ControllerEntry;
 import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Control;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.care.WheelNuts;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
@@ -27,6 +31,7 @@ import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.TestStop;
 import org.jexel.core.road.UnbrakedStop;
+import org.jexel.core.road.VoltsByGain;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -62,6 +67,11 @@ class RoadController {
   /** The card of what must hold before a wheel turns. */
   private static final String GATE = "gate";
 
+  private static final List<String> VOLT_FIELDS = List.of("gain", "volts");
+
+  /** The card of volts by gain. */
+  private static final String VOLTS = "volts";
+
   /** The card of every settled gain. */
   private static final String PROFILES = "profiles";
 
@@ -71,6 +81,7 @@ class RoadController {
   private final JobFiles files;
   private final RoadService road;
   private final GateService gate;
+  private final VoltsService volts;
   private final ControllerLibrary library;
   private final StationPages pages;
 
@@ -78,11 +89,13 @@ class RoadController {
       JobFiles files,
       RoadService road,
       GateService gate,
+      VoltsService volts,
       ControllerLibrary library,
       StationPages pages) {
     this.files = files;
     this.road = road;
     this.gate = gate;
+    this.volts = volts;
     this.library = library;
     this.pages = pages;
   }
@@ -149,6 +162,9 @@ class RoadController {
     view.put("unbraked", UnbrakedStop.of(file.rig(), file.work().rig().load()));
     view.put("nuts", WheelNuts.of(file.rig()));
     boolean closed = !file.work().road().gate().open();
+    if (card.equals(VOLTS)) {
+      volts(file, view);
+    }
     if (card.equals(PROFILES)) {
       view.put("moving", Moving.of(file, library, to));
     }
@@ -159,8 +175,58 @@ class RoadController {
         MORE.stream().anyMatch(f -> !typed.getOrDefault(f, "").isEmpty())
             || wheels(file).keySet().stream().anyMatch(w -> !typed.getOrDefault(w, "").isEmpty()));
     String open = tried ? TRIAL : card.isEmpty() ? (closed ? GATE : "stop") : card;
-    view.put("folded", List.of(TRIAL, GATE, PROFILES).contains(open));
+    view.put("folded", List.of(TRIAL, GATE, PROFILES, VOLTS).contains(open));
     return pages.page(file, Station.ROAD, open, view);
+  }
+
+  /**
+   * A reading of volts by gain.
+   *
+   * @param off the line, V; NaN while there is none
+   */
+  record VoltsRow(long id, double gain, double volts, double off, boolean odd, String who) {}
+
+  private void volts(JobFile file, Map<String, Object> view) {
+    Map<String, String> typed = new LinkedHashMap<>();
+    for (String field : VOLT_FIELDS) {
+      typed.put(field, file.typed().text(VoltsService.FORM, field));
+    }
+    boolean asked = typed.values().stream().anyMatch(text -> !text.isEmpty());
+    view.put("voltsTyped", typed);
+    view.put("voltsProblems", asked ? volts.problems(file, typed) : Map.<String, String>of());
+    Optional<VoltsByGain> line = file.work().road().volts();
+    List<VoltsLine> rows = RoadRows.of(file).volts();
+    List<VoltsRow> told = new ArrayList<>();
+    for (int i = 0; i < rows.size(); i++) {
+      int at = i;
+      VoltsByGain.Reading read = rows.get(i).reading();
+      told.add(
+          new VoltsRow(
+              rows.get(i).id(),
+              read.gain(),
+              read.volts(),
+              line.map(l -> l.residuals().get(at)).orElse(Double.NaN),
+              line.map(l -> l.odd(at)).orElse(false),
+              rows.get(i).person().name()));
+    }
+    view.put("voltRows", told);
+    view.put("line", line.orElse(null));
+    view.put("entry", volts.entry(file).map(ControllerEntry::label).orElse(null));
+    List<ControllerModel.Point> curve =
+        file.work().road().curve().stream()
+            .map(r -> new ControllerModel.Point(r.gain(), r.volts()))
+            .toList();
+    List<ControllerModel.Point> odd =
+        told.stream()
+            .filter(VoltsRow::odd)
+            .map(row -> new ControllerModel.Point(row.gain(), row.volts()))
+            .toList();
+    view.put(
+        "curve",
+        curve.size() < 2
+            ? null
+            : CurveDrawing.draw(
+                curve, odd, file.work().road().scale().greatest(), "as it is known"));
   }
 
   private void gate(JobFile file, Map<String, Object> view) {
@@ -272,6 +338,33 @@ class RoadController {
   String draft(@PathVariable String ref, @RequestParam Map<String, String> posted, Person person) {
     String key = posted.getOrDefault("requestKey", "");
     files.change(ref, person, file -> road.draft(file, fields(file, posted), key));
+    return "redirect:/jobs/{ref}/road?card=stop";
+  }
+
+  @PostMapping("/jobs/{ref}/road/volts")
+  String volts(
+      @PathVariable String ref,
+      @RequestParam Map<String, String> posted,
+      @RequestParam(required = false) Long corrects,
+      @RequestParam String requestKey,
+      Person person) {
+    Map<String, String> typed = new LinkedHashMap<>();
+    VOLT_FIELDS.forEach(field -> typed.put(field, posted.getOrDefault(field, "")));
+    files.change(ref, person, file -> volts.record(file, typed, corrects, requestKey));
+    return "redirect:/jobs/{ref}/road?card=" + VOLTS;
+  }
+
+  @PostMapping("/jobs/{ref}/road/curve")
+  String keepCurve(@PathVariable String ref, Person person) {
+    files.change(ref, person, volts::keep);
+    return "redirect:/jobs/{ref}/road?card=" + VOLTS;
+  }
+
+  @PostMapping("/jobs/{ref}/road/simulated")
+  String simulate(
+      @PathVariable String ref, @RequestParam Map<String, String> posted, Person person) {
+    String key = posted.getOrDefault("requestKey", "");
+    files.change(ref, person, file -> road.simulate(file, fields(file, posted), key));
     return "redirect:/jobs/{ref}/road?card=stop";
   }
 

@@ -15,8 +15,14 @@ class RoadRoom implements StationRoom {
   private final StopLineRepository stops;
   private final SaidLineRepository said;
   private final GainSettingRepository settings;
+  private final VoltsLineRepository volts;
 
-  RoadRoom(StopLineRepository stops, SaidLineRepository said, GainSettingRepository settings) {
+  RoadRoom(
+      StopLineRepository stops,
+      SaidLineRepository said,
+      GainSettingRepository settings,
+      VoltsLineRepository volts) {
+    this.volts = volts;
     this.stops = stops;
     this.said = said;
     this.settings = settings;
@@ -29,7 +35,11 @@ class RoadRoom implements StationRoom {
 
   @Override
   public RoadRows rows(Job job) {
-    return RoadRows.standing(stops.ofJob(job.id()), said.ofJob(job.id()), settings.ofJob(job.id()));
+    return RoadRows.standing(
+        stops.ofJob(job.id()),
+        said.ofJob(job.id()),
+        settings.ofJob(job.id()),
+        volts.ofJob(job.id()));
   }
 
   @Override

@@ -19,16 +19,24 @@ import org.jexel.core.quantity.Phrase;
  * @param stops those that stand
  * @param said every word
  * @param settings every one
+ * @param volts by gain, those that stand
  */
-record RoadRows(List<StopLine> stops, List<SaidLine> said, List<GainSetting> settings)
+record RoadRows(
+    List<StopLine> stops, List<SaidLine> said, List<GainSetting> settings, List<VoltsLine> volts)
     implements StationRows {
   /**
    * @param all every stop, corrected ones too
+   * @param read all volts by gain, corrected ones too
    */
-  static RoadRows standing(List<StopLine> all, List<SaidLine> said, List<GainSetting> settings) {
+  static RoadRows standing(
+      List<StopLine> all, List<SaidLine> said, List<GainSetting> settings, List<VoltsLine> read) {
+    Set<Long> wrong = read.stream().map(VoltsLine::correctsId).collect(Collectors.toSet());
     Set<Long> corrected = all.stream().map(StopLine::correctsId).collect(Collectors.toSet());
     return new RoadRows(
-        all.stream().filter(stop -> !corrected.contains(stop.id())).toList(), said, settings);
+        all.stream().filter(stop -> !corrected.contains(stop.id())).toList(),
+        said,
+        settings,
+        read.stream().filter(row -> !wrong.contains(row.id())).toList());
   }
 
   static RoadRows of(JobFile file) {
@@ -40,7 +48,8 @@ record RoadRows(List<StopLine> stops, List<SaidLine> said, List<GainSetting> set
     return Stream.of(
             StoredRow.of(stops, RoadRows::name, StopLine::digest),
             StoredRow.of(said, RoadRows::name, SaidLine::said),
-            StoredRow.of(settings, RoadRows::name, GainSetting::setting))
+            StoredRow.of(settings, RoadRows::name, GainSetting::setting),
+            StoredRow.of(volts, RoadRows::name, VoltsLine::reading))
         .flatMap(rows -> rows)
         .toList();
   }
@@ -53,6 +62,10 @@ record RoadRows(List<StopLine> stops, List<SaidLine> said, List<GainSetting> set
     return Phrase.of("word before a stop, row %d", said.id());
   }
 
+  private static String name(VoltsLine read) {
+    return Phrase.of("volts by gain, row %d", read.id());
+  }
+
   private static String name(GainSetting setting) {
     return Phrase.of("settled gain %s, row %d", setting.gain(), setting.id());
   }
@@ -60,11 +73,15 @@ record RoadRows(List<StopLine> stops, List<SaidLine> said, List<GainSetting> set
   @Override
   public RoadRows only(Predicate<Object> kept) {
     return new RoadRows(
-        StoredRow.only(stops, kept), StoredRow.only(said, kept), StoredRow.only(settings, kept));
+        StoredRow.only(stops, kept),
+        StoredRow.only(said, kept),
+        StoredRow.only(settings, kept),
+        StoredRow.only(volts, kept));
   }
 
   @Override
   public void tell(JobRecord.Builder record) {
+    record.measured(volts.stream().map(VoltsLine::reading).toList());
     record.driven(
         stops.stream().map(StopLine::stop).toList(),
         said.stream().map(SaidLine::said).toList(),

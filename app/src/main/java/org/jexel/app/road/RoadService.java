@@ -2,14 +2,17 @@ package org.jexel.app.road;
 
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.jexel.app.device.RoadPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.job.RoadWork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
@@ -17,6 +20,8 @@ import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.Setting;
+import org.jexel.core.road.SimulatedRoad;
+import org.jexel.core.road.StopTrial;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -28,11 +33,17 @@ public class RoadService {
 
   private final StopLineRepository stops;
   private final GainSettingRepository settings;
+  private final RoadPort port;
   private final Drafts drafts;
   private final Clock clock;
 
   RoadService(
-      StopLineRepository stops, GainSettingRepository settings, Drafts drafts, Clock clock) {
+      StopLineRepository stops,
+      GainSettingRepository settings,
+      RoadPort port,
+      Drafts drafts,
+      Clock clock) {
+    this.port = port;
     this.stops = stops;
     this.settings = settings;
     this.drafts = drafts;
@@ -161,6 +172,59 @@ public class RoadService {
         new StopLine(file.job(), understood.stop(), corrects, file.person(), clock.instant(), key));
     drafts.dropForm(file.job(), file.person(), FORM);
     file.changed();
+  }
+
+  /**
+   * Drives the stop that a form describes on the simulated road, and fills in what was seen;
+   * nothing is recorded.
+   */
+  void simulate(JobFile file, Map<String, String> typed, String requestKey) {
+    TypedFields fields = new TypedFields(typed, file.units());
+    Double gain = fields.number("gain", Measure.GAIN);
+    onScale(file, gain, fields);
+    Double speed = fields.number("speed", Measure.SPEED);
+    range("speed", speed, StopLimits.SPEED, Measure.SPEED, fields);
+    Surface surface = fields.choice(Surface.class, "surface");
+    TestStop.Way way = fields.choice(TestStop.Way.class, "way");
+    RoadWork work = file.work().road();
+    if (!fields.sound()
+        || gain == null
+        || speed == null
+        || surface == null
+        || way == null
+        || !work.gate().open()) {
+      keep(file, typed, true);
+      return;
+    }
+    StopTrial trial =
+        StopTrial.of(
+            gain,
+            speed,
+            surface,
+            way,
+            file.rig().controllerKind(),
+            file.work().rig().load().mass());
+    SimulatedRoad.Seen seen =
+        port.drive(
+            file.job().id(),
+            file.rig(),
+            file.work().harness().plan(),
+            work.train(),
+            trial,
+            work.scale());
+    Map<String, String> filled = new LinkedHashMap<>(typed);
+    filled.put("outcome", seen.outcome().name());
+    boolean told = StopLimits.DISTANCE.believes(seen.metres());
+    filled.put("distance", told ? Measure.DISTANCE.text(seen.metres(), file.units()) : "");
+    filled.put("seconds", "");
+    filled.put("how", seen.observed().how().name());
+    filled.put("pull", seen.observed().pull().name());
+    filled.put("feel", seen.observed().feel().name());
+    filled.put("place", seen.observed().place());
+    for (Observed.Wheel wheel : seen.observed().wheels()) {
+      filled.put(wheel(wheel.axle(), wheel.left()), wheel.outcome().name());
+    }
+    draft(file, filled, requestKey);
   }
 
   /** Remembers a half-filled form, unless that form was recorded meanwhile. */

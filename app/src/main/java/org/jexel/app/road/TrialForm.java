@@ -11,7 +11,6 @@ import org.jexel.core.braking.Train;
 import org.jexel.core.job.RoadWork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
-import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.EvenPull;
 import org.jexel.core.road.StopTrial;
@@ -138,7 +137,6 @@ record TrialForm(
         road.settled()
             .map(setting -> setting.gain())
             .orElse(Double.isNaN(advised) ? road.scale().middle() : advised);
-    ControllerKind kind = file.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
     Map<String, String> typed = new LinkedHashMap<>();
     typed.put("gain", Measure.GAIN.number(gain, file.units()));
     typed.put("speed", Measure.SPEED.number(SPEED, file.units()));
@@ -146,7 +144,7 @@ record TrialForm(
     typed.put("slope", "0");
     typed.put("way", TestStop.Way.PEDAL.name());
     typed.put("pedal", Measure.DECELERATION.number(StopTrial.FIRM, file.units()));
-    typed.put("law", StopTrial.law(kind).name());
+    typed.put("law", StopTrial.law(file.rig().controllerKind()).name());
     typed.put("yaw", "0");
     typed.put("pitch", "0");
     typed.put("load", Measure.MASS.number(file.work().rig().load().mass(), file.units()));

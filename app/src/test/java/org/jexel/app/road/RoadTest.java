@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jexel.app.AppTest;
 import org.jexel.app.Walker;
 import org.jexel.app.job.JobRepository;
@@ -33,15 +35,11 @@ class RoadTest {
   }
 
   private String proved() throws Exception {
-    String ref = electrician.newJob("Goods trailer", "ELECTRIC", "2");
-    electrician.prove(ref);
-    return ref;
+    return electrician.brakesRead("Goods trailer", "2");
   }
 
   private String ready() throws Exception {
-    String ref = proved();
-    electrician.lookRound(ref);
-    return ref;
+    return electrician.readyForTheRoad("Goods trailer", "2");
   }
 
   private String page(String ref, String card) throws Exception {
@@ -181,7 +179,7 @@ class RoadTest {
   @Test
   void oneWheelAloneStopsTheSearchToo() throws Exception {
     String ref = ready();
-    stop(ref, "outcome", "LOCKED", "wheel1L", "LOCKED", "wheel1R", "FIRM");
+    stop(ref, "outcome", "LOCKED", "wheel1L", "LOCKED", "wheel1R", "LIGHT");
     assertThat(page(ref, "stop")).contains("axle 1 left locked alone", "Open the fault finder");
   }
 
@@ -225,5 +223,65 @@ class RoadTest {
       assertThat(electrician.page("/jobs/J1006/road?card=profiles&to=" + id))
           .contains("at the connector");
     }
+  }
+
+  private void volts(String ref, String gain, String volts) throws Exception {
+    electrician.post(
+        "/jobs/" + ref + "/road/volts", Map.of("gain", gain, "volts", volts, "requestKey", key()));
+  }
+
+  /** From three gains on they make a line; the odd one is named and can be corrected. */
+  @Test
+  void voltsByGainMakeACurveThatTheRoadGoesBy() throws Exception {
+    String ref = ready();
+    assertThat(page(ref, "volts")).contains("From three gains on they make a line");
+    volts(ref, "0", "0");
+    assertThat(page(ref, "volts")).contains("Gain 0 is off");
+    volts(ref, "2", "40");
+    assertThat(page(ref, "volts")).contains("Expected 0.00 to 16.00 V", "value=\"40\"");
+    String before = page(ref, "trial&gain=4").replaceAll("(?s).*Greatest push(.{400}).*", "$1");
+    for (String[] read : new String[][] {{"2", "0,8"}, {"4", "1.7"}, {"6", "2.4"}, {"8", "3.3"}}) {
+      volts(ref, read[0], read[1]);
+    }
+    volts(ref, "10", "9.1");
+    String page = page(ref, "volts");
+    assertThat(page).contains("odd: read it again", "Name the controller’s model in the Cab");
+    String wrong = page.replaceAll("(?s).*corrects=(\\d+)\".*", "$1");
+    electrician.post(
+        "/jobs/" + ref + "/road/volts",
+        Map.of("gain", "10", "volts", "4.1", "corrects", wrong, "requestKey", key()));
+    assertThat(page(ref, "volts")).doesNotContain("odd: read it again").contains("4.10 V");
+    assertThat(page(ref, "trial&gain=4").replaceAll("(?s).*Greatest push(.{400}).*", "$1"))
+        .as("a controller that gives less leaves more push")
+        .isNotEqualTo(before);
+  }
+
+  /** From nothing to a setting, the simulated road filling in what was seen. */
+  @Test
+  void theWholeSearchIsWalkedOnTheSimulatedRoad() throws Exception {
+    String ref = ready();
+    int driven = 0;
+    Matcher gain = gain(ref);
+    while (gain.find() && driven < 12) {
+      Map<String, String> asked = new HashMap<>(Map.of("gain", gain.group(1)));
+      asked.putAll(Map.of("way", "LEVER", "speed", "40", "surface", "DRY_ASPHALT"));
+      asked.put("requestKey", key());
+      electrician.post("/jobs/" + ref + "/road/simulated", asked);
+      assertThat(stops.ofJob(id(ref))).as("nothing is recorded by it").hasSize(driven);
+      String page = page(ref, "stop");
+      String outcome =
+          page.replaceAll("(?s).*name=\"outcome\"[^>]*value=\"(\\w+)\" checked.*", "$1");
+      String distance = page.replaceAll("(?s).*name=\"distance\" value=\"([^\"]*)\".*", "$1");
+      assertThat(outcome).isIn("NOTHING", "LIGHT", "FIRM", "VERGE", "LOCKED");
+      stop(ref, "gain", gain.group(1), "outcome", outcome, "distance", distance);
+      driven++;
+      gain = gain(ref);
+    }
+    assertThat(page(ref, "stop")).contains("Settle on ");
+    assertThat(driven).isLessThanOrEqualTo(12);
+  }
+
+  private Matcher gain(String ref) throws Exception {
+    return Pattern.compile("(?:Try|Confirm|Repeat) gain ([0-9.]+)").matcher(page(ref, "stop"));
   }
 }

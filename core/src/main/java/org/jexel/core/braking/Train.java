@@ -73,6 +73,10 @@ public record Train(
       return drive[low] + (place - low) * (drive[low + 1] - drive[low]);
     }
 
+    public Brake stronger(double factor) {
+      return new Brake(axle, left, drive, magnet, force * factor);
+    }
+
     /** Its force at the ground while the wheel turns, N. */
     public double forceAt(double driven) {
       return force * (magnet ? BrakeTorque.share(driven) : Math.max(0, Math.min(1, driven)));
@@ -132,14 +136,11 @@ public record Train(
 
   /** The same train with all brakes so much stronger. */
   public Train stronger(double factor) {
-    return new Train(
-        vehicleMass,
-        trailerMass,
-        axleGroup,
-        toAxle,
-        wheels,
-        brakes.stream()
-            .map(b -> new Brake(b.axle, b.left, b.drive, b.magnet, b.force * factor))
-            .toList());
+    return with(brakes.stream().map(brake -> brake.stronger(factor)).toList());
+  }
+
+  /** The same train with other brakes. */
+  public Train with(List<Brake> others) {
+    return new Train(vehicleMass, trailerMass, axleGroup, toAxle, wheels, others);
   }
 }

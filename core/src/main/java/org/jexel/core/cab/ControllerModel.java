@@ -71,6 +71,25 @@ public record ControllerModel(
     curve = List.copyOf(curve);
   }
 
+  /** The same model with a curve that was measured. */
+  public ControllerModel with(List<Point> measured) {
+    return new ControllerModel(
+        label,
+        kind,
+        least,
+        greatest,
+        step,
+        supplyLeast,
+        supplyGreatest,
+        outputAmps,
+        limits,
+        assist,
+        leads,
+        cavities,
+        measured,
+        notes);
+  }
+
   public GainScale scale() {
     return new GainScale(least, greatest, step);
   }

@@ -96,7 +96,7 @@ public final class Fitting {
   private Fitting(Rig rig, Wish wish, Found found) {
     this.rig = rig;
     this.found = found;
-    this.kind = rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+    this.kind = rig.controllerKind();
     boolean asked = wish == Wish.NEW_BUILD || wish == Wish.CONVERT || wish == Wish.NEW_CONTROLLER;
     this.fits = asked && kind != ControllerKind.BUILT_IN;
   }

@@ -12,7 +12,6 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Span;
 import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.Rig;
-import org.jexel.core.rig.RigField;
 
 /**
  * Runs and splices of the vehicle's side, from battery to socket.
@@ -96,7 +95,7 @@ public record SupplyPlan(List<Run> runs, List<Splice> splices, List<End> ends) {
   }
 
   private static boolean wired(Rig rig) {
-    ControllerKind kind = rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+    ControllerKind kind = rig.controllerKind();
     return rig.hasElectricBrakes()
         && kind != ControllerKind.NONE
         && kind != ControllerKind.BUILT_IN

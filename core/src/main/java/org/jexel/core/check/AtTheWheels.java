@@ -107,7 +107,7 @@ final class AtTheWheels {
   }
 
   /** Share of the rated torque at full lever. */
-  private double torque(String magnet) {
+  double torque(String magnet) {
     return torques.computeIfAbsent(magnet, each -> torque(each, Setup.rig(StateWord.LEVER)));
   }
 

@@ -153,6 +153,13 @@ public final class FaultyRig {
         : value;
   }
 
+  /**
+   * What a brake makes of full lever, as a share of its rated torque: by its current and itself.
+   */
+  public double torque(String magnet) {
+    return wheels().torque(magnet);
+  }
+
   private AtTheWheels wheels() {
     if (wheels == null) {
       wheels = new AtTheWheels(harness, this::solved, faults);

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Phrase;
-import org.jexel.core.rig.ControllerKind;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.TowPrep;
 import org.jexel.core.rig.Wish;
@@ -59,7 +58,7 @@ final class CabSteps {
       return List.of();
     }
     CabSteps steps = new CabSteps(scope);
-    switch (scope.rig().sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class)) {
+    switch (scope.rig().controllerKind()) {
       case NONE -> {
         // The gap list says so; there is nothing to fit yet.
       }

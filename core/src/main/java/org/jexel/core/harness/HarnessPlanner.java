@@ -81,7 +81,7 @@ public final class HarnessPlanner {
     Branch branch = Branch.feed(function);
     double run = rig.sheet().si(RigField.FEED_RUN);
     if (function == PinFunction.BRAKE) {
-      ControllerKind kind = rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+      ControllerKind kind = rig.controllerKind();
       double at = kind == ControllerKind.WIRELESS ? AT_THE_SOCKET : AT_THE_DASH;
       wiring.span(branch, function, Duty.VEHICLE, root, Harness.CONTROLLER_IN, at * run);
       root = Harness.CONTROLLER_OUT;

@@ -13,6 +13,7 @@ import org.jexel.core.rig.Wish;
 import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.TestStop;
+import org.jexel.core.road.VoltsByGain;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,6 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param stops those that no later one corrects, oldest first
  * @param said before wheels turn, oldest first
  * @param settings every settled gain, oldest first
+ * @param volts by gain, as read at the connector
  */
 public record JobRecord(
     Rig rig,
@@ -46,7 +48,8 @@ public record JobRecord(
     Fitting.Found found,
     List<TestStop> stops,
     List<Said> said,
-    List<Setting> settings) {
+    List<Setting> settings,
+    List<VoltsByGain.Reading> volts) {
   public JobRecord {
     readings = List.copyOf(readings);
     repairs = List.copyOf(repairs);
@@ -55,6 +58,7 @@ public record JobRecord(
     stops = List.copyOf(stops);
     said = List.copyOf(said);
     settings = List.copyOf(settings);
+    volts = List.copyOf(volts);
   }
 
   /** A job of which nothing is recorded but what it starts from. */
@@ -77,6 +81,7 @@ public record JobRecord(
     private List<TestStop> stops = List.of();
     private List<Said> said = List.of();
     private List<Setting> settings = List.of();
+    private List<VoltsByGain.Reading> volts = List.of();
 
     private Builder(Wish wish, boolean alone, Shop shop, LocalDate day) {
       this.wish = wish;
@@ -123,10 +128,15 @@ public record JobRecord(
       return this;
     }
 
+    public Builder measured(List<VoltsByGain.Reading> byGain) {
+      this.volts = byGain;
+      return this;
+    }
+
     public JobRecord build() {
       return new JobRecord(
           rig(), wish, alone, shop, day, readings, repairs, ticked, colours, found, stops, said,
-          settings);
+          settings, volts);
     }
   }
 }

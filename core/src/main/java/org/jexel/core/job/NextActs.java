@@ -283,10 +283,26 @@ final class NextActs {
   }
 
   private Optional<NextAct> onTheRoad() {
-    return isDriven() && work.road().settled().isEmpty()
-        ? Optional.of(
-            asksForAStop() && !work.road().gate().open() ? LOOK_ROUND : drive(work.road().advice()))
-        : Optional.empty();
+    if (!isDriven() || work.road().settled().isPresent()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        asksForAStop() && !work.road().gate().open() ? gate() : drive(work.road().advice()));
+  }
+
+  /** To look round, or what no look and no reason opens. */
+  private NextAct gate() {
+    return work.road()
+        .gate()
+        .barred()
+        .map(
+            line ->
+                new NextAct(
+                    Station.ROAD,
+                    new Aim.OpenGate(),
+                    "The gate is shut: " + line.title(),
+                    line.verdict() == Verdict.FAILS ? "the repair" : "its reading"))
+        .orElse(LOOK_ROUND);
   }
 
   private boolean asksForAStop() {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.braking.Train;
+import org.jexel.core.check.PartOutput;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RatingCheck;
@@ -25,6 +26,7 @@ import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.StopAndLook;
 import org.jexel.core.road.TestStop;
+import org.jexel.core.road.VoltsByGain;
 import org.jexel.core.road.WarmUp;
 
 /** Station 6: what must hold before a wheel turns, and the gain that the stops lead to. */
@@ -35,6 +37,7 @@ public final class RoadWork {
   private final Once<Gate> gate;
   private final Once<GainAdvice> advice;
   private final Once<Train> train;
+  private final Once<GainScale> scale;
 
   RoadWork(
       JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench, BreakawayWork breakaway) {
@@ -52,6 +55,7 @@ public final class RoadWork {
                     record.said(),
                     record.day()));
     this.train = new Once<>(() -> RigTrain.of(record.rig(), plan.get(), rig.load()));
+    this.scale = new Once<>(this::scaled);
     this.advice = new Once<>(this::advised);
   }
 
@@ -117,11 +121,49 @@ public final class RoadWork {
   }
 
   public GainScale scale() {
+    return scale.get();
+  }
+
+  private GainScale scaled() {
     RigSheet sheet = record.rig().sheet();
-    return new GainScale(
-        sheet.si(RigField.GAIN_LEAST),
-        sheet.si(RigField.GAIN_GREATEST),
-        sheet.si(RigField.GAIN_STEP));
+    GainScale marks =
+        new GainScale(
+            sheet.si(RigField.GAIN_LEAST),
+            sheet.si(RigField.GAIN_GREATEST),
+            sheet.si(RigField.GAIN_STEP));
+    List<VoltsByGain.Reading> curve = curve();
+    double full =
+        bench
+            .check(PartOutput.FULL)
+            .map(check -> check.band().expected())
+            .orElse(curve.isEmpty() ? 1 : curve.get(curve.size() - 1).volts());
+    return marks.with(
+        curve.stream()
+            .filter(reading -> reading.gain() > 0)
+            .map(reading -> new GainScale.Share(reading.gain(), reading.volts() / full))
+            .toList());
+  }
+
+  /**
+   * Volts by gain as they are known: as read in this job, else as the library holds them for this
+   * model; empty where neither is.
+   */
+  public List<VoltsByGain.Reading> curve() {
+    return volts()
+        .map(VoltsByGain::curve)
+        .orElseGet(
+            () ->
+                record.found().model().stream()
+                    .flatMap(model -> model.curve().stream())
+                    .map(point -> new VoltsByGain.Reading(point.gain(), point.volts()))
+                    .toList());
+  }
+
+  /** What was read of volts by gain in this job; empty while it is too little for a line. */
+  public Optional<VoltsByGain> volts() {
+    return VoltsByGain.gains(record.volts()) >= VoltsByGain.ENOUGH
+        ? Optional.of(VoltsByGain.of(record.volts()))
+        : Optional.empty();
   }
 
   /** The rig as moving masses, its brakes as rated. */

@@ -81,8 +81,7 @@ public final class GapList {
   /** A wireless unit sits at the socket and makes the brake output itself. */
   private static boolean bridged(Rig rig) {
     return rig.hasElectricBrakes()
-        && rig.sheet().choice(RigField.CONTROLLER_KIND, ControllerKind.class)
-            == ControllerKind.WIRELESS
+        && rig.controllerKind() == ControllerKind.WIRELESS
         && !rig.towConnector().has(PinFunction.BRAKE);
   }
 

@@ -117,6 +117,10 @@ public record Rig(RigSheet sheet, List<Lamp> lamps, List<LoadItem> load) {
     return sheet.catalog().convention(sheet.choice(RigField.TOW_CONVENTION).value());
   }
 
+  public ControllerKind controllerKind() {
+    return sheet.choice(RigField.CONTROLLER_KIND, ControllerKind.class);
+  }
+
   public boolean carries(PinFunction function) {
     return connector().has(function);
   }

@@ -1,16 +1,28 @@
 package org.jexel.core.road;
 
+import java.util.List;
+
 /**
  * A controller's own grid of gains.
  *
  * @param least first mark
  * @param greatest last mark
  * @param step between marks
+ * @param measured what marks really put out, as shares of full output, gain upward; empty while
+ *     nobody measured it: output then goes straight
  */
-public record GainScale(double least, double greatest, double step) {
+public record GainScale(double least, double greatest, double step, List<Share> measured) {
+  /** What one mark puts out. */
+  public record Share(double gain, double share) {}
+
+  public GainScale(double least, double greatest, double step) {
+    this(least, greatest, step, List.of());
+  }
+
   private static final double EPSILON = 1e-9;
 
   public GainScale {
+    measured = List.copyOf(measured);
     if (!(least >= 0) || !(greatest > least) || !(step > 0) || step > greatest - least) {
       throw new IllegalArgumentException(
           "a scale from " + least + " to " + greatest + " in steps of " + step);
@@ -23,9 +35,22 @@ public record GainScale(double least, double greatest, double step) {
     return Math.max(least, Math.min(greatest, least + marks * step));
   }
 
-  /** A mark as a share of the greatest; zero is off. */
+  /** The output of a mark as a share of full output; zero is off. */
   public double share(double mark) {
-    return mark / greatest;
+    Share below = new Share(0, 0);
+    for (Share point : measured) {
+      if (mark <= point.gain) {
+        double way = (mark - below.gain) / (point.gain - below.gain);
+        return Math.min(1, below.share + way * (point.share - below.share));
+      }
+      below = point;
+    }
+    return measured.isEmpty() ? mark / greatest : Math.min(1, below.share);
+  }
+
+  /** The same marks with what somebody measured of them. */
+  public GainScale with(List<Share> shares) {
+    return new GainScale(least, greatest, step, shares);
   }
 
   /** The middle mark, rounded down. */

@@ -103,11 +103,9 @@ public record Gate(List<Line> lines) {
     return lines.stream().allMatch(Line::open);
   }
 
-  /** Whether all that is still shut is opened by looking, or by a reason. */
-  public boolean opensByWord() {
-    return lines.stream()
-        .filter(line -> !line.open())
-        .allMatch(line -> line.asks() || isLook(line));
+  /** The first line that neither a look nor a reason opens; empty where there is none. */
+  public Optional<Line> barred() {
+    return lines.stream().filter(line -> !line.open() && !line.asks() && !isLook(line)).findFirst();
   }
 
   private static boolean isLook(Line line) {

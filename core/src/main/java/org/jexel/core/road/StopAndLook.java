@@ -1,6 +1,8 @@
 package org.jexel.core.road;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jexel.core.quantity.Measure;
@@ -8,9 +10,10 @@ import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 
 /**
- * When stops say that something is wrong, and more of them would only wear tyres: one wheel alone
- * locks or does nothing, the trailer pulls to one side twice, or what it brakes with falls while
- * the gain stands.
+ * When stops say that something is wrong, and more of them would only wear tyres: one wheel locks
+ * alone, at once where the others hardly brake, else twice, for some wheel is always the first; one
+ * does nothing; the trailer pulls to one side twice, or what it brakes with falls while the gain
+ * stands.
  *
  * @param reason in a sentence
  * @param pulls whether the symptom is a pull to one side
@@ -31,16 +34,24 @@ public record StopAndLook(String reason, boolean pulls) {
   }
 
   private static Optional<StopAndLook> oneWheel(List<TestStop> stops) {
+    Map<String, Integer> alone = new HashMap<>();
     for (TestStop stop : stops) {
       List<Observed.Wheel> wheels = stop.observed().wheels();
       List<Observed.Wheel> locked = wheels.stream().filter(w -> w.outcome().locked()).toList();
       if (locked.size() == 1 && wheels.size() > 1) {
-        return Optional.of(
-            new StopAndLook(
-                Phrase.of(
-                    "At gain %s the wheel at %s locked alone. Look at its adjustment, at the linings of the others, and at the load.",
-                    gain(stop), locked.get(0).label()),
-                false));
+        Observed.Wheel one = locked.get(0);
+        List<Observed.Wheel> others = wheels.stream().filter(w -> w != one).toList();
+        boolean weak = others.stream().noneMatch(w -> w.outcome().atLeast(Outcome.FIRM));
+        boolean below = others.stream().noneMatch(w -> w.outcome().atLeast(Outcome.VERGE));
+        int times = below ? alone.merge(one.label(), 1, Integer::sum) : 0;
+        if (weak || times >= TWICE) {
+          return Optional.of(
+              new StopAndLook(
+                  Phrase.of(
+                      "At gain %s the wheel at %s locked alone. Look at its adjustment, at the linings of the others, and at the load.",
+                      gain(stop), one.label()),
+                  false));
+        }
       }
       List<Observed.Wheel> idle =
           wheels.stream().filter(w -> w.outcome() == Outcome.NOTHING).toList();

@@ -34,6 +34,17 @@ public record StopTrial(
   /** A firm stop, as the pedal asks for it, m/s². */
   public static final double FIRM = 4;
 
+  /** A firm stop on the level, with a controller that is mounted well. */
+  public static StopTrial of(
+      double gain,
+      double speed,
+      Surface surface,
+      TestStop.Way way,
+      ControllerKind kind,
+      double trailerMass) {
+    return new StopTrial(gain, speed, surface, 0, way, FIRM, law(kind), 0, 0, trailerMass);
+  }
+
   /** What a kind of controller goes by. */
   public static Control.Law law(ControllerKind kind) {
     return switch (kind) {

@@ -426,6 +426,18 @@ class NextActsTest {
     assertThat(next().station()).isEqualTo(Station.HANDOVER);
   }
 
+  /** Nobody looks a weak battery sound: what bars the gate is said. */
+  @Test
+  void whatNoLookOpensIsTheNextAct() {
+    entered(BRAKED, PLATES, LENGTHS, CONTROLLER);
+    entered(KIT);
+    entered(new Object[] {RigField.BREAKAWAY_CAPACITY, 7200});
+    prove();
+    lookRound();
+    assertThat(next().text()).isEqualTo("The gate is shut: Breakaway");
+    assertThat(next().waitsFor()).isEqualTo("the repair");
+  }
+
   /** What locks on gravel does not on asphalt; a full trailer is another one than an empty one. */
   @Test
   void stopsOfOneSurfaceAndOneLoadFindAGainForThemAlone() {

@@ -70,8 +70,14 @@ class RoadRulesTest {
   void oneWheelThatLocksOrIdlesAloneStopsTheSearch() {
     Outcome firm = Outcome.FIRM;
     TestStop alone = lever(6, Outcome.LOCKED, wheels(firm, Outcome.LOCKED, firm, firm));
-    assertThat(StopAndLook.of(List.of(alone)).orElseThrow().reason())
+    assertThat(StopAndLook.of(List.of(alone))).as("some wheel is the first").isEmpty();
+    assertThat(StopAndLook.of(List.of(alone, alone)).orElseThrow().reason())
         .contains("axle 1 right locked alone");
+    TestStop near = lever(6, Outcome.LOCKED, wheels(Outcome.VERGE, Outcome.LOCKED, firm, firm));
+    assertThat(StopAndLook.of(List.of(near, near, alone))).as("another was near").isEmpty();
+    Outcome light = Outcome.LIGHT;
+    TestStop weak = lever(6, Outcome.LOCKED, wheels(light, Outcome.LOCKED, light, light));
+    assertThat(StopAndLook.of(List.of(weak)).orElseThrow().reason()).contains("locked alone");
     TestStop idle = lever(6, firm, wheels(firm, firm, Outcome.NOTHING, firm));
     assertThat(StopAndLook.of(List.of(idle)).orElseThrow().reason())
         .contains("axle 2 left did nothing");

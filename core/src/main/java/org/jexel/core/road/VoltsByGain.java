@@ -1,0 +1,105 @@
+package org.jexel.core.road;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * Volts at the connector over the marks of a controller, as somebody read them with the brakes
+ * joined: a straight line by Theil and Sen, V = a + b·gain, and how far each reading lies off it.
+ *
+ * <p>b is the median of the slopes of all pairs of readings at two gains, a the median of V −
+ * b·gain; up to 29 % of the readings may be anything without moving it. A reading is odd that lies
+ * off by more than 0.4 V and by more than three times the median of all that lie off.
+ *
+ * @param readings by gain
+ * @param offset a, V
+ * @param slope b, V for one of the scale
+ * @param residuals of each reading, V
+ */
+public record VoltsByGain(
+    List<Reading> readings, double offset, double slope, List<Double> residuals) {
+  /** Readings at so many gains make a line that one of them can be odd to. */
+  public static final int ENOUGH = 3;
+
+  private static final double FAR_V = 0.4;
+  private static final double TIMES = 3;
+
+  public VoltsByGain {
+    readings = List.copyOf(readings);
+    residuals = List.copyOf(residuals);
+  }
+
+  /**
+   * @param gain on the scale, above zero
+   * @param volts at the brake pin, trailer joined, lever full
+   */
+  public record Reading(double gain, double volts) {}
+
+  /**
+   * @throws IllegalArgumentException if they are of fewer gains than {@link #ENOUGH}
+   */
+  public static VoltsByGain of(List<Reading> read) {
+    if (gains(read) < ENOUGH) {
+      throw new IllegalArgumentException("readings at " + gains(read) + " gains make no line");
+    }
+    double slope = median(slopes(read));
+    double offset = median(read.stream().mapToDouble(r -> r.volts - slope * r.gain).toArray());
+    List<Double> off = read.stream().map(r -> r.volts - offset - slope * r.gain).toList();
+    return new VoltsByGain(read, offset, slope, off);
+  }
+
+  /** At how many gains something was read. */
+  public static long gains(List<Reading> read) {
+    return read.stream().mapToDouble(Reading::gain).distinct().count();
+  }
+
+  private static double[] slopes(List<Reading> read) {
+    return IntStream.range(0, read.size())
+        .boxed()
+        .flatMapToDouble(
+            i ->
+                IntStream.range(i + 1, read.size())
+                    .filter(j -> read.get(i).gain != read.get(j).gain)
+                    .mapToDouble(
+                        j ->
+                            (read.get(j).volts - read.get(i).volts)
+                                / (read.get(j).gain - read.get(i).gain)))
+        .toArray();
+  }
+
+  private static double median(double[] values) {
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    int middle = sorted.length / 2;
+    return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+  }
+
+  /** Whether a reading does not belong to the others. */
+  public boolean odd(int reading) {
+    double usual = median(residuals.stream().mapToDouble(Math::abs).toArray());
+    double off = Math.abs(residuals.get(reading));
+    return off > FAR_V && off > TIMES * usual;
+  }
+
+  /** The curve to keep: at each gain the mean of its readings that are not odd, never falling. */
+  public List<Reading> curve() {
+    TreeMap<Double, Double> means =
+        IntStream.range(0, readings.size())
+            .filter(i -> !odd(i))
+            .mapToObj(readings::get)
+            .collect(
+                Collectors.groupingBy(
+                    Reading::gain, TreeMap::new, Collectors.averagingDouble(Reading::volts)));
+    double[] highest = {0};
+    return means.entrySet().stream()
+        .map(
+            mean -> {
+              highest[0] = Math.max(highest[0], mean.getValue());
+              return new Reading(mean.getKey(), highest[0]);
+            })
+        .toList();
+  }
+}
