@@ -64,10 +64,10 @@ class JobWalkTest {
     assertThat(yard.acts()).as("acts of walk %d", kind).isEqualTo(Integer.parseInt(row.group(1)));
   }
 
-  private void ownBreakaway() {
+  private void ownBreakaway(String capacity) {
     yard.card(5, "kit");
     yard.choose("BREAKAWAY_KIT", "Own box and battery");
-    yard.figure("BREAKAWAY_CAPACITY", "12 Ah");
+    yard.figure("BREAKAWAY_CAPACITY", capacity);
     yard.card(5, "cable");
     yard.figure("CABLE_LENGTH", "700 mm");
   }
@@ -114,7 +114,7 @@ class JobWalkTest {
     scale();
     assertThat(yard.next()).contains("Choose the brake type in the vehicle's menu");
     yard.workOn();
-    ownBreakaway();
+    ownBreakaway("12 Ah");
     plates();
     assertThat(yard.where()).isEqualTo("Road");
     yard.go();
@@ -327,7 +327,7 @@ class JobWalkTest {
   @Test
   void aKitIsProvedByClampAndOneWheelTurnsOn() throws Exception {
     start("FLATBED", "ANNUAL", TWO_AXLES + SEVEN_WAYS + UNDER_DASH);
-    ownBreakaway();
+    ownBreakaway("7 Ah");
     yard.open("bench?card=breakaway.amps");
     assertThat(yard.page()).contains("Each of the 4 brakes draws its share");
     yard.type("#reading", "10,2", "fails");

@@ -91,6 +91,8 @@ public final class Walker {
             "harness/cut-list.csv",
             "harness/materials.csv",
             "bench.pdf",
+            "road/card",
+            "road.pdf",
             "bench/sheet")) {
       paths.add(job + "/" + paper);
     }

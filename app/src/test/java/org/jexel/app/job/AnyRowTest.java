@@ -141,7 +141,7 @@ class AnyRowTest {
 
   /** Other tests look at every job: none of them is to meet a rig that cannot be. */
   private void forget(String ref) {
-    for (String from : List.of("load_item", "test_stop", "cab_note")) {
+    for (String from : List.of("load_item", "test_stop", "gain_volts", "cab_note")) {
       Mending.update(sql, "delete from " + from + " where job_id = ?", id(ref));
     }
     for (String part : List.of("tow_id", "trailer_id", "controller_id")) {
@@ -165,8 +165,8 @@ class AnyRowTest {
           "odd" + i);
       sql.update(
           "insert into test_stop (job_id, gain, way, speed_mps, surface, outcome, distance_m,"
-              + " time_s, vehicle_mass_kg, trailer_mass_kg, note, person_id, made_at, request_key)"
-              + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, '', 2, now(3), ?)",
+              + " time_s, vehicle_mass_kg, trailer_mass_kg, note, person_id, made_at, driven_at,"
+              + " request_key) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, '', 2, now(3), now(3), ?)",
           id(ref),
           new double[] {0, 0.5, 10, 7.3, 1000}[dice.nextInt(5)],
           TestStop.Way.values()[dice.nextInt(2)].name(),
@@ -177,6 +177,13 @@ class AnyRowTest {
           dice.nextBoolean() ? null : new double[] {0.5, 60, 0}[dice.nextInt(3)],
           new double[] {0, 1900}[dice.nextInt(2)],
           new double[] {0, 900}[dice.nextInt(2)],
+          "odd" + i);
+      sql.update(
+          "insert into gain_volts (job_id, gain, volts, person_id, read_at, request_key)"
+              + " values (?, ?, ?, 2, now(3), ?)",
+          id(ref),
+          new double[] {0, -5, 5 + i, 1000}[dice.nextInt(4)],
+          new double[] {0, -3, 12, 400}[dice.nextInt(4)],
           "odd" + i);
     }
     String[] notes = {
@@ -238,8 +245,9 @@ class AnyRowTest {
             "insert into lamp_entry (part_id, slot, role, side, x_m, y_m, technology, state, person_id, entered_at) values (:t, 'old', 'LANTERN', 'LEFT', 1, 1, 'GAS', 'PRESENT', 2, now(3))",
             "update load_item set mass_kg = -5 where job_id = :j",
             "insert into reading (job_id, check_id, title, measure, value_si, typed, expected_si, low_si, high_si, verdict, person_id, taken_at, request_key) values (:j, 'brake.volts', 'Old', 'VOLTS', 1, '1', 9, 10, 8, 'MAYBE', 2, now(3), 'old')",
-            "insert into test_stop (job_id, gain, way, speed_mps, surface, outcome, distance_m, vehicle_mass_kg, trailer_mass_kg, note, person_id, made_at, request_key) values (:j, 5, 'FOOT', -3, 'ICE', 'SLID', 0, 0, 0, '', 2, now(3), 'old')",
-            "insert into gain_setting (job_id, gain, surface, trailer_mass_kg, person_id, settled_at, request_key) values (:j, 5, 'MOON', 900, 2, now(3), 'old')",
+            "insert into test_stop (job_id, gain, way, speed_mps, surface, outcome, distance_m, vehicle_mass_kg, trailer_mass_kg, note, person_id, made_at, driven_at, request_key) values (:j, 5, 'FOOT', -3, 'ICE', 'SLID', 0, 0, 0, '', 2, now(3), now(3), 'old')",
+            "insert into gain_setting (job_id, gain, surface, vehicle_mass_kg, trailer_mass_kg, person_id, settled_at, request_key) values (:j, 5, 'MOON', 1900, 900, 2, now(3), 'old')",
+            "insert into road_said (job_id, what, about, verdict, words, times, person_id, said_at, request_key) values (:j, 'OMENS', '', 'MAYBE', '', 0, 2, now(3), 'old')",
             "update cab_note set content = 'yaw=%zz' where job_id = :j",
             "insert into built_colour (job_id, segment, pin_function, colour, person_id, seen_at) values (:j, 'SHIP', 'MAST', 'MAUVE', 2, now(3))",
             "insert into simulated_rig (job_id, seed, person_id, set_at) values (:j, 1, 2, now(3))",
@@ -258,6 +266,7 @@ class AnyRowTest {
         .contains("reading “1” of Old")
         .contains("test stop at gain 5")
         .contains("settled gain 5")
+        .contains("word before a stop", "“OMENS” is no word of this version")
         .contains("cab card “mounting”");
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery")).contains("12.60");
     electrician.post(

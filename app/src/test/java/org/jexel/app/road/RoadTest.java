@@ -256,6 +256,23 @@ class RoadTest {
         .isNotEqualTo(before);
   }
 
+  /** Row 1 is what the station says, and what it leads to is on the sheet. */
+  @Test
+  void theSearchFitsOnACard() throws Exception {
+    String ref = ready();
+    String card = electrician.page("/jobs/" + ref + "/road/card");
+    Matcher gain = gain(ref);
+    assertThat(gain.find()).isTrue();
+    assertThat(card).contains("Try gain " + gain.group(1), "→ 2", "Settle on gain", "#row2");
+    stop(ref, "gain", gain.group(1), "outcome", "LOCKED");
+    Matcher then = gain(ref);
+    assertThat(then.find()).isTrue();
+    assertThat(then.group(1)).isNotEqualTo(gain.group(1));
+    assertThat(electrician.page("/jobs/" + ref + "/road/card")).contains(then.group(1));
+    assertThat(electrician.answer("/jobs/" + ref + "/road.pdf").getContentType())
+        .isEqualTo("application/pdf");
+  }
+
   /** From nothing to a setting, the simulated road filling in what was seen. */
   @Test
   void theWholeSearchIsWalkedOnTheSimulatedRoad() throws Exception {

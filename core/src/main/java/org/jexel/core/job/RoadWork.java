@@ -19,9 +19,11 @@ import org.jexel.core.road.EvenSearch;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainFinder;
 import org.jexel.core.road.GainScale;
+import org.jexel.core.road.GainStop;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Profile;
 import org.jexel.core.road.RigTrain;
+import org.jexel.core.road.RoadCard;
 import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.StopAndLook;
@@ -70,12 +72,22 @@ public final class RoadWork {
 
   private GainAdvice advised() {
     GainAdvice found =
-        GainFinder.advise(
-            scale(),
-            BrakeCurve.of(train(), scale()),
-            surface().orElse(Surface.DRY_ASPHALT),
-            course().stream().flatMap(stop -> stop.gainStop().stream()).toList());
+        GainFinder.advise(scale(), BrakeCurve.of(train(), scale()), courseSurface(), evidence());
     return look().map(look -> found.instead(look.reason())).orElse(found);
+  }
+
+  private List<GainStop> evidence() {
+    return course().stream().flatMap(stop -> stop.gainStop().stream()).toList();
+  }
+
+  /** Of the stops that the search goes by, or of the first one. */
+  public Surface courseSurface() {
+    return surface().orElse(Surface.DRY_ASPHALT);
+  }
+
+  /** The search from here on, for where nothing computes. */
+  public RoadCard card() {
+    return RoadCard.of(scale(), BrakeCurve.of(train(), scale()), courseSurface(), evidence());
   }
 
   /** What the stops since the last look say is wrong; empty where nothing does. */
@@ -137,6 +149,9 @@ public final class RoadWork {
             .check(PartOutput.FULL)
             .map(check -> check.band().expected())
             .orElse(curve.isEmpty() ? 1 : curve.get(curve.size() - 1).volts());
+    if (!(full > 0)) {
+      return marks;
+    }
     return marks.with(
         curve.stream()
             .filter(reading -> reading.gain() > 0)

@@ -9,10 +9,10 @@ public enum CableFixing implements Option {
       "A chain that comes off its eye leaves with the trailer and takes the cable along: the pin is never pulled."),
   BALL_MOUNT(
       "The ball mount or its pin",
-      "The mount can slip out of its receiver with the ball still in the coupler: the trailer then takes the cable along, and the pin is never pulled."),
+      "The mount can slip out of the vehicle with the ball still in the coupler: the trailer then takes the cable along, and the pin is never pulled."),
   COUPLER(
       "The coupler or the drawbar",
-      "It belongs to the trailer and leaves with it: the pin would never be drawn."),
+      "It belongs to the trailer and leaves with it: nothing would pull the pin."),
   BUMPER(
       "A bumper or a trim part", "It is not made to be pulled: it may tear before the pin comes.");
 

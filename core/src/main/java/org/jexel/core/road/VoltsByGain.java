@@ -33,10 +33,16 @@ public record VoltsByGain(
   }
 
   /**
-   * @param gain on the scale, above zero
+   * @param gain on the scale
    * @param volts at the brake pin, trailer joined, lever full
    */
-  public record Reading(double gain, double volts) {}
+  public record Reading(double gain, double volts) {
+    public Reading {
+      if (!(gain >= 0) || !(volts >= 0) || Double.isInfinite(gain + volts)) {
+        throw new IllegalArgumentException(volts + " V at gain " + gain);
+      }
+    }
+  }
 
   /**
    * @throws IllegalArgumentException if they are of fewer gains than {@link #ENOUGH}

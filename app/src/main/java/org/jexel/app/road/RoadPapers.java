@@ -1,0 +1,60 @@
+package org.jexel.app.road;
+
+import java.time.Clock;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import org.jexel.app.exchange.Pdf;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.security.Person;
+import org.jexel.core.quantity.Measure;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The search on paper, for where the server is not reached. */
+@Controller
+class RoadPapers {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+
+  private final JobFiles files;
+  private final Pdf pdf;
+  private final Clock clock;
+
+  RoadPapers(JobFiles files, Pdf pdf, Clock clock) {
+    this.files = files;
+    this.pdf = pdf;
+    this.clock = clock;
+  }
+
+  @GetMapping("/jobs/{ref}/road/card")
+  ModelAndView page(@PathVariable String ref, Person person) {
+    return new ModelAndView("road-card", card(files.open(ref, person)));
+  }
+
+  @GetMapping("/jobs/{ref}/road.pdf")
+  ResponseEntity<byte[]> paper(@PathVariable String ref, Person person) {
+    return pdf.answer("road-card-pdf", card(files.open(ref, person)), ref + "-road.pdf");
+  }
+
+  private Map<String, Object> card(JobFile file) {
+    Map<String, Object> model = new HashMap<>();
+    model.put("job", file.job());
+    model.put("units", file.units());
+    model.put("person", file.person());
+    model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
+    model.put("braked", file.rig().hasElectricBrakes());
+    model.put("gate", file.work().road().gate());
+    model.put("surface", file.work().road().courseSurface().label());
+    model.put("trailer", Measure.MASS.text(file.work().rig().load().mass(), file.units()));
+    if (file.rig().hasElectricBrakes()) {
+      model.put("card", file.work().road().card());
+    }
+    return model;
+  }
+}
