@@ -298,7 +298,8 @@ class CableWindowTest {
     for (String place : List.of("CHAIN", "BALL_MOUNT", "COUPLER", "BUMPER")) {
       assertThat(fit(RigField.CABLE_FIXING, place).verdict()).as(place).isEqualTo(Verdict.FAILS);
     }
-    assertThat(fit(RigField.CABLE_FIXING, "BALL_MOUNT").worst().words()).contains("receiver");
+    assertThat(fit(RigField.CABLE_FIXING, "BALL_MOUNT").worst().words())
+        .contains("slip out of the vehicle");
     assertThat(fit(RigField.CABLE_FIXING, "FRAME").verdict()).isEqualTo(Verdict.HOLDS);
   }
 
