@@ -3,9 +3,7 @@ package org.jexel.app.device;
 import java.util.List;
 import java.util.Random;
 import org.jexel.core.braking.Train;
-import org.jexel.core.check.FaultyRig;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.Load;
 import org.jexel.core.network.Fault;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.road.GainScale;
@@ -36,23 +34,7 @@ public class RoadPort {
       long job, Rig rig, Harness harness, Train rated, StopTrial trial, GainScale scale) {
     List<Fault> faults = hidden.of(job).map(SimulatedRig::faults).orElse(List.of());
     long seed = hidden.of(job).map(SimulatedRig::seed).orElse(job);
-    return SimulatedRoad.of(rated, left(rig, harness, rated, faults), seed)
+    return SimulatedRoad.of(rated, SimulatedRoad.left(rig, harness, rated, faults), seed)
         .drive(trial, scale, chance);
-  }
-
-  /** Of each brake what faults leave; all of it where there are no magnets. */
-  private static double[] left(Rig rig, Harness harness, Train rated, List<Fault> faults) {
-    double[] left = rated.brakes().stream().mapToDouble(brake -> 1).toArray();
-    if (rig.hasMagnets() && !faults.isEmpty()) {
-      FaultyRig faulty = FaultyRig.of(rig, harness, faults);
-      FaultyRig sound = FaultyRig.of(rig, harness, List.of());
-      List<Load> magnets =
-          harness.loads().stream().filter(load -> load.kind() == Load.Kind.MAGNET).toList();
-      for (int i = 0; i < magnets.size(); i++) {
-        String magnet = magnets.get(i).name();
-        left[i] = faulty.torque(magnet) / Math.max(1e-6, sound.torque(magnet));
-      }
-    }
-    return left;
   }
 }

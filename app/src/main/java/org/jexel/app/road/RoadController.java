@@ -107,7 +107,7 @@ class RoadController {
                 .flatMap(stop -> stop.gainStop().stream())
                 .toList()));
     view.put("scale", file.work().road().scale());
-    view.put("setting", file.work().road().settled().orElse(null));
+    view.put("setting", file.work().road().settledHere().orElse(null));
     view.put("newest", file.work().road().newest().orElse(null));
     view.put("profiles", file.work().road().profiles());
     view.put("warm", file.work().road().warmUp());
@@ -159,7 +159,7 @@ class RoadController {
     GainAdvice advice = file.work().road().advice();
     return file.work()
         .road()
-        .settled()
+        .settledHere()
         .map(
             setting ->
                 "Settled on gain %s, on %s with %s"

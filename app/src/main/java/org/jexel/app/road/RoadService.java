@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jexel.app.device.RoadPort;
 import org.jexel.app.job.Drafts;
@@ -160,16 +161,20 @@ public class RoadService {
     if (stops.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
-    boolean stands =
-        corrects == null
-            || RoadRows.of(file).stops().stream().anyMatch(stop -> stop.id().equals(corrects));
-    Understood understood = read(file, typed);
-    if (understood.stop() == null || !file.work().road().gate().open() || !stands) {
+    Optional<TestStop> old =
+        RoadRows.of(file).stops().stream()
+            .filter(stop -> stop.id().equals(corrects))
+            .map(StopLine::stop)
+            .findFirst();
+    TestStop understood = read(file, typed).stop();
+    if (understood == null
+        || !file.work().road().gate().open()
+        || corrects != null && old.isEmpty()) {
       keep(file, typed, true);
       return;
     }
-    stops.save(
-        new StopLine(file.job(), understood.stop(), corrects, file.person(), clock.instant(), key));
+    TestStop stop = old.map(understood::inPlaceOf).orElse(understood);
+    stops.save(new StopLine(file.job(), stop, corrects, file.person(), clock.instant(), key));
     drafts.dropForm(file.job(), file.person(), FORM);
     file.changed();
   }
@@ -254,7 +259,9 @@ public class RoadService {
   public void settleEven(JobFile file, String requestKey) {
     String key = RequestKey.of(requestKey);
     OptionalDouble even = file.work().road().even().even();
-    if (even.isPresent() && !settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
+    if (file.work().road().even().found()
+        && even.isPresent()
+        && !settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
       settle(file, even.getAsDouble(), Setting.School.EVEN_PULL, key);
     }
   }

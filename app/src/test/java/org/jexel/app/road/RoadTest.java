@@ -198,11 +198,73 @@ class RoadTest {
     assertThat(page(ref, "stop")).contains("Settled on gain 5, on dry asphalt");
   }
 
+  /** Gravel has a search and a setting of its own, beside the one that holds on asphalt. */
+  @Test
+  void eachSurfaceHasItsOwnSetting() throws Exception {
+    String ref = ready();
+    even(ref, "5", "DRY_ASPHALT");
+    assertThat(page(ref, "stop")).contains("Settled on gain 5, on dry asphalt");
+    stop(ref, "way", "PEDAL", "gain", "3", "feel", "EVEN", "surface", "GRAVEL");
+    assertThat(page(ref, "stop"))
+        .contains("These are the stops on gravel")
+        .doesNotContain("Settled on gain 5", "holds no longer");
+    assertThat(page(ref, "profiles")).contains("once: a second stop").doesNotContain("Settle even");
+    even(ref, "3", "GRAVEL");
+    assertThat(page(ref, "stop")).contains("Settled on gain 3, on gravel");
+    assertThat(electrician.page("/jobs/" + ref + "/handover"))
+        .contains("on dry asphalt with", "on gravel with")
+        .doesNotContain("It holds no longer");
+  }
+
+  /** Twice even by the pedal, and settled. */
+  private void even(String ref, String gain, String surface) throws Exception {
+    for (int i = 0; i < 2; i++) {
+      stop(ref, "way", "PEDAL", "gain", gain, "feel", "EVEN", "surface", surface);
+    }
+    electrician.post("/jobs/" + ref + "/road/settle-even", Map.of("requestKey", key()));
+  }
+
+  @Test
+  void whatWasFoundOnTheSimulatedRoadDoesNotHold() throws Exception {
+    String ref = ready();
+    stop(ref, "way", "PEDAL", "gain", "5", "feel", "EVEN", "place", "simulated road");
+    even(ref, "5", "DRY_ASPHALT");
+    assertThat(page(ref, "profiles"))
+        .contains("found on the simulated road", "None of these holds");
+  }
+
+  /** What is told anew of a stop was still driven when and as it was driven. */
+  @Test
+  void aCorrectedStopStaysAsColdAsItWas() throws Exception {
+    String ref = proved();
+    say(
+        ref,
+        "TYRES",
+        "HOLDS",
+        "NUTS",
+        "HOLDS",
+        "PLACE",
+        "HOLDS",
+        "why.load",
+        "known to all",
+        "why.breakaway",
+        "known to all");
+    stop(ref);
+    StopLine cold = stops.ofJob(id(ref)).get(0);
+    say(ref, "warmed", "20");
+    stop(ref, "corrects", cold.id().toString(), "gain", "4");
+    StopLine anew = stops.ofJob(id(ref)).get(1);
+    assertThat(anew.gain()).isEqualTo(4);
+    assertThat(anew.stop().cold()).isTrue();
+    assertThat(anew.stop().at()).isEqualTo(cold.stop().at());
+    stop(ref);
+    assertThat(stops.ofJob(id(ref)).get(2).stop().cold()).isFalse();
+  }
+
   @Test
   void aSettingGoesStaleWithTheLoadAndTheReportSaysSo() throws Exception {
     String ref = ready();
-    stop(ref, "way", "PEDAL", "gain", "5", "feel", "EVEN");
-    electrician.post("/jobs/" + ref + "/road/settle-even", Map.of("requestKey", key()));
+    even(ref, "5", "DRY_ASPHALT");
     assertThat(electrician.page("/jobs/" + ref + "/handover"))
         .contains("Gain ", "even pull")
         .doesNotContain("It holds no longer");

@@ -202,9 +202,41 @@ public final class RoadWork {
         .map(
             setting ->
                 Profile.of(
-                    setting, vehicle, rig.load().mass(), bench.brakesMendedAt(), record.day()))
+                    setting,
+                    vehicle,
+                    rig.load().mass(),
+                    bench.brakesMendedAt(),
+                    practised(setting),
+                    record.day()))
         .sorted(Comparator.comparing((Profile p) -> p.setting().at()).reversed())
         .toList();
+  }
+
+  /** Whether a stop that may have led to it was driven on the simulated road. */
+  private boolean practised(Setting setting) {
+    return record.stops().stream()
+        .filter(stop -> stop.surface() == setting.surface() && !stop.at().isAfter(setting.at()))
+        .filter(stop -> Profile.sameLoad(setting.trailerMass(), stop.trailerMass()))
+        .anyMatch(TestStop::practised);
+  }
+
+  /**
+   * The newest settled gain that holds for the rig of now on the surface of the newest stop; on any
+   * while none was driven.
+   */
+  public Optional<Setting> settledHere() {
+    return holding()
+        .map(Profile::setting)
+        .filter(setting -> surface().orElse(setting.surface()) == setting.surface())
+        .findFirst();
+  }
+
+  /**
+   * What a report tells: every setting that holds, else the newest one with what is stale of it.
+   */
+  public List<Profile> told() {
+    List<Profile> hold = holding().toList();
+    return hold.isEmpty() ? newest().stream().toList() : hold;
   }
 
   /** The newest settled gain, whether it still holds or not. */

@@ -14,10 +14,12 @@ import org.jexel.core.quantity.UnitSystem;
  * @param pushes highest gain at which it pushed
  * @param tugs lowest gain at which it tugged
  * @param even a gain at which it did neither, the newest one
+ * @param found whether that gain is proved: twice even, or even between a push and a tug
  * @param words what they say together
  */
 public record EvenSearch(
-    OptionalDouble pushes, OptionalDouble tugs, OptionalDouble even, String words) {
+    OptionalDouble pushes, OptionalDouble tugs, OptionalDouble even, boolean found, String words) {
+  private static final int TWICE = 2;
 
   /**
    * @param stops of one surface and load, oldest first
@@ -26,7 +28,19 @@ public record EvenSearch(
     OptionalDouble pushes = gains(stops, Observed.Feel.PUSH).max();
     OptionalDouble tugs = gains(stops, Observed.Feel.TUG).min();
     OptionalDouble even = gains(stops, Observed.Feel.EVEN).reduce((a, b) -> b);
-    return new EvenSearch(pushes, tugs, even, words(scale, pushes, tugs, even));
+    boolean found = even.isPresent() && proved(stops, even.getAsDouble(), pushes, tugs);
+    return new EvenSearch(pushes, tugs, even, found, words(scale, pushes, tugs, even, found));
+  }
+
+  private static boolean proved(
+      List<TestStop> stops, double even, OptionalDouble pushes, OptionalDouble tugs) {
+    long times = gains(stops, Observed.Feel.EVEN).filter(gain -> gain == even).count();
+    boolean between =
+        pushes.isPresent()
+            && tugs.isPresent()
+            && pushes.getAsDouble() < even
+            && even < tugs.getAsDouble();
+    return between || times >= TWICE;
   }
 
   private static DoubleStream gains(List<TestStop> stops, Observed.Feel feel) {
@@ -36,9 +50,17 @@ public record EvenSearch(
   }
 
   private static String words(
-      GainScale scale, OptionalDouble pushes, OptionalDouble tugs, OptionalDouble even) {
+      GainScale scale,
+      OptionalDouble pushes,
+      OptionalDouble tugs,
+      OptionalDouble even,
+      boolean found) {
     if (even.isPresent()) {
-      return Phrase.of("Neither push nor tug at gain %s.", number(even.getAsDouble()));
+      return Phrase.of(
+          found
+              ? "Neither push nor tug at gain %s."
+              : "Neither push nor tug at gain %s, once: a second stop there proves it.",
+          number(even.getAsDouble()));
     } else if (pushes.isPresent() && tugs.isPresent()) {
       return pushes.getAsDouble() < tugs.getAsDouble()
           ? Phrase.of(

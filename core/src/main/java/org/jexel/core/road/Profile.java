@@ -36,6 +36,7 @@ public record Profile(Setting setting, List<String> stale) {
    * @param vehicleMass of now, kg
    * @param trailerMass of now, kg
    * @param mended when brakes or their wiring were last worked on
+   * @param practised whether a stop that led to it was driven on the simulated road
    * @param day on which it is asked
    */
   public static Profile of(
@@ -43,6 +44,7 @@ public record Profile(Setting setting, List<String> stale) {
       double vehicleMass,
       double trailerMass,
       Optional<Instant> mended,
+      boolean practised,
       LocalDate day) {
     List<String> stale = new ArrayList<>();
     if (!sameLoad(trailerMass, setting.trailerMass())) {
@@ -50,6 +52,9 @@ public record Profile(Setting setting, List<String> stale) {
     }
     if (Math.abs(vehicleMass / setting.vehicleMass() - 1) > SAME_VEHICLE) {
       stale.add("another vehicle");
+    }
+    if (practised) {
+      stale.add("found on the simulated road");
     }
     if (mended.filter(at -> at.isAfter(setting.at())).isPresent()) {
       stale.add("brakes or wiring worked on since");

@@ -7,6 +7,11 @@ import java.util.stream.IntStream;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.StopRun;
 import org.jexel.core.braking.Train;
+import org.jexel.core.check.FaultyRig;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
+import org.jexel.core.network.Fault;
+import org.jexel.core.rig.Rig;
 
 /**
  * Stands in for a road: this rig with brakes and tyres as chance made them, and a driver who sees
@@ -17,6 +22,9 @@ import org.jexel.core.braking.Train;
  * distance by 5 %.
  */
 public final class SimulatedRoad {
+  /** The place of every stop on it: a setting found there is no setting. */
+  public static final String PLACE = "simulated road";
+
   private static final double TORQUE = 0.125;
   private static final double EACH = 0.025;
   private static final double GRIP = 0.05;
@@ -34,6 +42,8 @@ public final class SimulatedRoad {
 
   /** Of the trailer's weight: a push or tug that is felt. */
   private static final double FELT = 0.02;
+
+  private static final double LEAST_TORQUE = 1e-6;
 
   private final Train truth;
   private final double grip;
@@ -60,6 +70,22 @@ public final class SimulatedRoad {
     return new SimulatedRoad(rated.with(brakes), grip);
   }
 
+  /** Of each brake what faults leave; all of it where there are no magnets. */
+  public static double[] left(Rig rig, Harness harness, Train rated, List<Fault> faults) {
+    double[] left = rated.brakes().stream().mapToDouble(brake -> 1).toArray();
+    if (rig.hasMagnets() && !faults.isEmpty()) {
+      FaultyRig faulty = FaultyRig.of(rig, harness, faults);
+      FaultyRig sound = FaultyRig.of(rig, harness, List.of());
+      List<Load> magnets =
+          harness.loads().stream().filter(load -> load.kind() == Load.Kind.MAGNET).toList();
+      for (int i = 0; i < magnets.size(); i++) {
+        String magnet = magnets.get(i).name();
+        left[i] = faulty.torque(magnet) / Math.max(LEAST_TORQUE, sound.torque(magnet));
+      }
+    }
+    return left;
+  }
+
   /**
    * What one stop shows.
    *
@@ -78,7 +104,7 @@ public final class SimulatedRoad {
     double[] uses = greatest(near);
     Observed.Pull pull = pull(run);
     Observed observed =
-        new Observed(Observed.How.OUTSIDE, pull, feel(trial, run), wheels(uses), "simulated road");
+        new Observed(Observed.How.OUTSIDE, pull, feel(trial, run), wheels(uses), PLACE);
     double metres = run.metres() * (1 + MEASURE * (2 * chance.nextDouble() - 1));
     double most = IntStream.range(0, uses.length).mapToDouble(i -> uses[i]).max().orElse(0);
     return new Seen(run.stands() ? metres : Double.NaN, seen(most), observed);

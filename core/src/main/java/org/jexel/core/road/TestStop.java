@@ -87,6 +87,29 @@ public record TestStop(
     }
   }
 
+  /** Whether nobody drove it: the simulated road filled it in. */
+  public boolean practised() {
+    return observed.place().equals(SimulatedRoad.PLACE);
+  }
+
+  /** As told anew of a stop that was driven before: when, with what and how warm stays. */
+  public TestStop inPlaceOf(TestStop old) {
+    return new TestStop(
+        gain,
+        way,
+        speed,
+        surface,
+        outcome,
+        distance,
+        seconds,
+        old.vehicleMass,
+        old.trailerMass,
+        note,
+        observed,
+        old.cold,
+        old.at);
+  }
+
   /** What it says about the gain; only a stop at full lever says anything. */
   public Optional<GainStop> gainStop() {
     return way == Way.LEVER

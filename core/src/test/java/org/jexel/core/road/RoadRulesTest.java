@@ -135,7 +135,7 @@ class RoadRulesTest {
     Setting setting =
         new Setting(
             6, Setting.School.BELOW_LOCK, Surface.DRY_ASPHALT, 2000, 1500, NOON, "Somebody");
-    return Profile.of(setting, vehicle, trailer, mended, day);
+    return Profile.of(setting, vehicle, trailer, mended, false, day);
   }
 
   @Test
@@ -153,6 +153,25 @@ class RoadRulesTest {
         .containsExactly("older than six months");
   }
 
+  /** What only a program drove proves nothing. */
+  @Test
+  void aSettingFromTheSimulatedRoadHoldsNothing() {
+    Setting setting =
+        new Setting(
+            6, Setting.School.BELOW_LOCK, Surface.DRY_ASPHALT, 2000, 1500, NOON, "Somebody");
+    assertThat(Profile.of(setting, 2000, 1500, Optional.empty(), true, DAY).stale())
+        .containsExactly("found on the simulated road");
+    Observed seen =
+        new Observed(
+            Observed.How.OUTSIDE,
+            Observed.Pull.STRAIGHT,
+            Observed.Feel.UNSAID,
+            List.of(),
+            SimulatedRoad.PLACE);
+    assertThat(lever(5, Outcome.FIRM, seen).practised()).isTrue();
+    assertThat(lever(5, Outcome.FIRM, Observed.NOTHING).practised()).isFalse();
+  }
+
   @Test
   void evenPullLiesBetweenPushAndTug() {
     List<TestStop> stops = new ArrayList<>();
@@ -167,6 +186,17 @@ class RoadRulesTest {
     assertThat(EvenSearch.of(HALVES, stops).words()).contains("not the same");
     stops.add(pedal(5, Observed.Feel.EVEN));
     assertThat(EvenSearch.of(HALVES, stops).even()).hasValue(5);
+    assertThat(EvenSearch.of(HALVES, stops).found()).as("a push above it").isFalse();
+    assertThat(EvenSearch.of(HALVES, stops).words()).contains("once");
+    stops.add(pedal(5, Observed.Feel.EVEN));
+    assertThat(EvenSearch.of(HALVES, stops).found()).as("twice").isTrue();
+    List<TestStop> between =
+        List.of(
+            pedal(4, Observed.Feel.PUSH),
+            pedal(5, Observed.Feel.EVEN),
+            pedal(6, Observed.Feel.TUG));
+    assertThat(EvenSearch.of(HALVES, between).found()).isTrue();
+    assertThat(EvenSearch.of(HALVES, between.subList(0, 2)).found()).isFalse();
     assertThat(EvenSearch.of(HALVES, List.of(pedal(10, Observed.Feel.PUSH))).words())
         .contains("less than its share");
   }
