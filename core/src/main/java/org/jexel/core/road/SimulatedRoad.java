@@ -48,7 +48,10 @@ public final class SimulatedRoad {
   private final Train truth;
   private final double grip;
 
-  private SimulatedRoad(Train truth, double grip) {
+  /**
+   * @param grip of the road against the usual figure of its surface
+   */
+  SimulatedRoad(Train truth, double grip) {
     this.truth = truth;
     this.grip = grip;
   }

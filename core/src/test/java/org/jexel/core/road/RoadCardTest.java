@@ -70,6 +70,21 @@ class RoadCardTest {
     assertThat(reached).isEqualTo(CARD.rows().size());
   }
 
+  /** The first stop hardly ever locks: what follows when it held comes before the rest. */
+  @Test
+  void likelyWaysComeFirst() {
+    RoadCard.Row first = CARD.rows().get(0);
+    double locks =
+        first.advice().chances().stream()
+            .filter(chance -> chance.gain() == first.advice().gain())
+            .findFirst()
+            .orElseThrow()
+            .locks();
+    assertThat(locks).isLessThan(0.2);
+    assertThat(first.held()).contains(2);
+    assertThat(first.locked().orElse(CARD.rows().size())).isGreaterThan(3);
+  }
+
   /** From where a search stands, with most of it behind. */
   @Test
   void afterStopsTheCardIsShorter() {

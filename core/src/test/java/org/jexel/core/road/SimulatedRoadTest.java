@@ -41,6 +41,24 @@ class SimulatedRoadTest {
   }
 
   @Test
+  void aRoadThatGripsMoreLocksLater() {
+    double slippery = locksFrom(new SimulatedRoad(TRAIN, 0.85));
+    double usual = locksFrom(new SimulatedRoad(TRAIN, 1));
+    double rough = locksFrom(new SimulatedRoad(TRAIN, 1.15));
+    assertThat(slippery).isLessThan(usual);
+    assertThat(usual).isLessThan(rough);
+  }
+
+  private static double locksFrom(SimulatedRoad road) {
+    Random chance = new Random(2);
+    return IntStream.rangeClosed(1, 20)
+            .filter(k -> lever(road, k / 2.0, chance).outcome().locked())
+            .findFirst()
+            .orElseThrow()
+        / 2.0;
+  }
+
+  @Test
   void aDeadBrakeIsSeenAtItsWheelAndFeltToTheOtherSide() {
     SimulatedRoad road = SimulatedRoad.of(TRAIN, new double[] {0, 1, 1, 1}, 4);
     SimulatedRoad.Seen seen = lever(road, 4, new Random(1));
