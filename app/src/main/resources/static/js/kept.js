@@ -1,6 +1,7 @@
 /* What is typed stays in this browser until the server took it; what did not get through is sent
    again by itself. A form's own request key goes with it, so that nothing is taken twice. */
 import { say } from "./say.js";
+import { wait } from "./waiting.js";
 
 const DAYS_KEPT = 7;
 const ASK_MS = 1500;
@@ -125,6 +126,18 @@ const later = (form, elt, path, submitter) => {
   if (!asking) setTimeout(ask, ASK_MS);
   if (!asking) asking = true;
 };
+/* A record needs no open page: it waits, and the form is free for the next one. */
+const queue = async (form, submitter) => {
+  try {
+    await wait(form, submitter);
+    taken(form);
+    form.reset();
+    say("Kept on this phone.");
+  } catch (full) {
+    later(form, form, new URL(form.action).pathname, submitter);
+    say("The server cannot keep it now. It stays here and is sent again by itself.");
+  }
+};
 const failed = (event) => {
   const { elt, requestConfig, xhr } = event.detail;
   const form = elt.closest("form");
@@ -132,7 +145,14 @@ const failed = (event) => {
   if (requestConfig.verb !== "post" || !form || !silent) return;
   keep(form);
   const trigger = requestConfig.triggeringEvent;
-  later(form, elt, requestConfig.path, trigger ? trigger.submitter : null);
+  const submitter = trigger ? trigger.submitter : null;
+  if (form.dataset.waits && requestConfig.path === new URL(form.action).pathname) {
+    queue(form, submitter);
+    return;
+  }
+  // What will wait once it is recorded is kept here meanwhile: nothing to say, nothing to send.
+  if (form.dataset.waits && requestConfig.path.endsWith("/draft")) return;
+  later(form, elt, requestConfig.path, submitter);
   say("The server cannot keep it now. It stays here and is sent again by itself.");
 };
 document.addEventListener("htmx:sendError", failed);

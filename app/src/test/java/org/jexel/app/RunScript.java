@@ -164,6 +164,15 @@ final class RunScript implements AutoCloseable {
     }
   }
 
+  /** Changes something in the database, past the application. */
+  void change(String statement) throws SQLException {
+    String url = "jdbc:mariadb://127.0.0.1:" + dbPort + "/jexel?user=jexel&password=jexel";
+    try (Connection database = DriverManager.getConnection(url);
+        Statement change = database.createStatement()) {
+      change.executeUpdate(statement);
+    }
+  }
+
   /** Waits until the database takes connections. */
   void awaitDatabase() throws InterruptedException {
     for (int i = 0; i < 600; i++) {

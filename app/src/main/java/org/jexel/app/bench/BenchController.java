@@ -199,7 +199,7 @@ class BenchController {
     return card(id);
   }
 
-  private static Check check(JobFile file, String id) {
+  static Check check(JobFile file, String id) {
     return file.work()
         .bench()
         .check(id)

@@ -4,12 +4,15 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.jexel.app.device.MeterPort;
+import org.jexel.app.exchange.KeptFile;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.Waited;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.PartOutput;
 import org.jexel.core.check.Plausible;
@@ -145,6 +148,50 @@ public class BenchService {
     return true;
   }
 
+  /**
+   * Keeps a reading that waited on a phone, unless somebody read the same later.
+   *
+   * @param units in which it was typed
+   * @param at when it was read
+   * @param source how it came onto the phone
+   */
+  Waited.Told waited(
+      JobFile file,
+      Check check,
+      String typed,
+      UnitSystem units,
+      Instant at,
+      String requestKey,
+      Reading.Source source) {
+    String key = RequestKey.of(requestKey);
+    if (readings.existsByJobIdAndRequestKey(file.job().id(), key)) {
+      return Waited.Told.TAKEN;
+    }
+    Optional<Taken> newest = file.work().bench().last(check.id());
+    if (newest.filter(taken -> taken.at().isAfter(at)).isPresent()) {
+      return Waited.Told.not(
+          "%s read it later: %s. That one stands."
+              .formatted(newest.get().who(), newest.get().words(check.measure(), file.units())));
+    }
+    Typed value = read(file, check, typed, units);
+    if (value.problem() != null) {
+      return Waited.Told.not(value.problem());
+    }
+    readings.save(
+        new Reading(
+            file.job(),
+            check,
+            value,
+            typed.strip(),
+            newest.map(Taken::id).orElse(null),
+            file.person(),
+            at,
+            key,
+            Origin.of(source)));
+    file.changed(Station.BENCH);
+    return Waited.Told.TAKEN;
+  }
+
   /** Puts what the meter shows into the field. */
   void meter(JobFile file, Check check) {
     double shown =
@@ -173,7 +220,7 @@ public class BenchService {
    *
    * @return how many
    */
-  int record(JobFile file, Supplier<LogRows> rows, MeterLog log) {
+  int record(JobFile file, Supplier<LogRows> rows, KeptFile log) {
     if (log.isRecorded()) {
       return readings.countByLogId(log.id());
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.jexel.app.device.SimulatedMeterPort;
+import org.jexel.app.exchange.KeptFile;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
@@ -77,7 +78,7 @@ class MeterController {
   @GetMapping("/jobs/{ref}/bench/log/{id}")
   ModelAndView preview(@PathVariable String ref, @PathVariable long id, Person person) {
     JobFile job = files.open(ref, person);
-    MeterLog log = logs.of(job, id);
+    KeptFile log = logs.of(job, id);
     ModelAndView view = new ModelAndView("log");
     view.addObject("job", job.job());
     view.addObject("person", person);
@@ -102,7 +103,7 @@ class MeterController {
             ref,
             person,
             job -> {
-              MeterLog log = logs.of(job, id);
+              KeptFile log = logs.of(job, id);
               int recorded = bench.record(job, () -> logs.rows(job, log), log);
               logs.recorded(log);
               return recorded;

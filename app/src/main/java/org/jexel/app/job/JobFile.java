@@ -1,5 +1,7 @@
 package org.jexel.app.job;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -58,6 +60,11 @@ public final class JobFile {
   /** What the core says of it. */
   public Work work() {
     return work;
+  }
+
+  /** What the core said of it at an earlier moment. */
+  public Work asOf(Instant at) {
+    return work.asOf(at, LocalDate.ofInstant(at, job.workshop().zone()));
   }
 
   public Rig rig() {

@@ -3,11 +3,13 @@ package org.jexel.app.road;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Waited;
 import org.jexel.app.security.Person;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /** What is recorded at station 6. */
 @Controller
@@ -16,8 +18,10 @@ class RoadActs {
   private final RoadService road;
   private final GateService gate;
   private final VoltsService volts;
+  private final Waited waited;
 
-  RoadActs(JobFiles files, RoadService road, GateService gate, VoltsService volts) {
+  RoadActs(JobFiles files, RoadService road, GateService gate, VoltsService volts, Waited waited) {
+    this.waited = waited;
     this.files = files;
     this.road = road;
     this.gate = gate;
@@ -36,6 +40,35 @@ class RoadActs {
         person,
         file -> road.record(file, StopCard.fields(file, posted), corrects, requestKey));
     return "redirect:/jobs/{ref}/road?card=stop";
+  }
+
+  /** One that waited on a phone for so many ms. */
+  @PostMapping(value = "/jobs/{ref}/road/stops", params = "ago")
+  @ResponseBody
+  Waited.Told sent(
+      @PathVariable String ref,
+      @RequestParam Map<String, String> posted,
+      @RequestParam(required = false) Long corrects,
+      @RequestParam String requestKey,
+      @RequestParam(defaultValue = "") String units,
+      @RequestParam long ago,
+      Person person) {
+    return waited
+        .at(ago)
+        .map(
+            at ->
+                files.act(
+                    ref,
+                    person,
+                    file ->
+                        road.waited(
+                            file,
+                            StopCard.fields(file, posted),
+                            Waited.units(file, units),
+                            at,
+                            corrects,
+                            requestKey)))
+        .orElseGet(Waited::tooLong);
   }
 
   @PostMapping("/jobs/{ref}/road/draft")

@@ -42,6 +42,9 @@ class RoadController {
   /** The card of volts by gain. */
   static final String VOLTS = "volts";
 
+  /** The card of recorded drives. */
+  static final String TRACE = "trace";
+
   /** The card of every settled gain. */
   static final String PROFILES = "profiles";
 
@@ -49,6 +52,7 @@ class RoadController {
   private final RoadService road;
   private final GateService gate;
   private final VoltsService volts;
+  private final Traces traces;
   private final ControllerLibrary library;
   private final StationPages pages;
 
@@ -57,12 +61,14 @@ class RoadController {
       RoadService road,
       GateService gate,
       VoltsService volts,
+      Traces traces,
       ControllerLibrary library,
       StationPages pages) {
     this.files = files;
     this.road = road;
     this.gate = gate;
     this.volts = volts;
+    this.traces = traces;
     this.library = library;
     this.pages = pages;
   }
@@ -132,6 +138,10 @@ class RoadController {
     if (card.equals(VOLTS)) {
       VoltsCard.show(file, volts, view);
     }
+    if (card.equals(TRACE)) {
+      TraceCard.show(file, traces, query, view);
+    }
+    view.put("cut", TraceCut.of(typed.getOrDefault("trace", "")).orElse(null));
     if (card.equals(PROFILES)) {
       view.put("moving", Moving.of(file, library, to));
     }
@@ -139,7 +149,7 @@ class RoadController {
     view.put("watch", Verdict.WATCH);
     view.put("wheelsTyped", StopCard.more(file, typed));
     String open = tried ? TRIAL : card.isEmpty() ? (closed ? GATE : "stop") : card;
-    view.put("folded", List.of(TRIAL, GATE, PROFILES, VOLTS).contains(open));
+    view.put("folded", List.of(TRIAL, GATE, PROFILES, VOLTS, TRACE).contains(open));
     return pages.page(file, Station.ROAD, open, view);
   }
 

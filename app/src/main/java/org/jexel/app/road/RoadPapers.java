@@ -5,11 +5,14 @@ import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.road.Observed;
+import org.jexel.core.road.Outcome;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,7 +23,7 @@ import org.springframework.web.servlet.ModelAndView;
 @Controller
 class RoadPapers {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+      DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.UK);
 
   private final JobFiles files;
   private final Pdf pdf;
@@ -48,6 +51,14 @@ class RoadPapers {
     model.put("units", file.units());
     model.put("person", file.person());
     model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
+    model.put("driven", file.work().road().course().size());
+    model.put("mayChange", file.person().role().mayChange());
+    model.put("requestKey", UUID.randomUUID().toString());
+    model.put("surfaceName", file.work().road().courseSurface().name());
+    model.put("speed", Measure.SPEED.number(StopCard.USUAL_SPEED, file.units()));
+    model.put("outcomes", Outcome.values());
+    model.put("pulls", Observed.Pull.values());
+    model.put("problems", Map.of());
     model.put("braked", file.rig().hasElectricBrakes());
     model.put("gate", file.work().road().gate());
     model.put("surface", file.work().road().courseSurface().label());

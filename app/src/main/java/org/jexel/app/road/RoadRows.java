@@ -1,5 +1,6 @@
 package org.jexel.app.road;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -13,8 +14,8 @@ import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Phrase;
 
 /**
- * Test stops that no later row corrects, what was said before them, and settled gains, oldest
- * first.
+ * Test stops that no later row corrects, in the order in which they were driven; what was said
+ * before them, and settled gains, oldest first.
  *
  * @param stops those that stand
  * @param said every word
@@ -33,7 +34,10 @@ record RoadRows(
     Set<Long> wrong = read.stream().map(VoltsLine::correctsId).collect(Collectors.toSet());
     Set<Long> corrected = all.stream().map(StopLine::correctsId).collect(Collectors.toSet());
     return new RoadRows(
-        all.stream().filter(stop -> !corrected.contains(stop.id())).toList(),
+        all.stream()
+            .filter(stop -> !corrected.contains(stop.id()))
+            .sorted(Comparator.comparing(StopLine::drivenAt))
+            .toList(),
         said,
         settings,
         read.stream().filter(row -> !wrong.contains(row.id())).toList());

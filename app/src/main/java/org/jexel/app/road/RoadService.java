@@ -1,23 +1,28 @@
 package org.jexel.app.road;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jexel.app.device.RoadPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.Waited;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.job.RoadWork;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainScale;
+import org.jexel.core.road.Gate;
 import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.Setting;
@@ -35,6 +40,7 @@ public class RoadService {
   private final StopLineRepository stops;
   private final GainSettingRepository settings;
   private final RoadPort port;
+  private final Traces traces;
   private final Drafts drafts;
   private final Clock clock;
 
@@ -42,9 +48,11 @@ public class RoadService {
       StopLineRepository stops,
       GainSettingRepository settings,
       RoadPort port,
+      Traces traces,
       Drafts drafts,
       Clock clock) {
     this.port = port;
+    this.traces = traces;
     this.stops = stops;
     this.settings = settings;
     this.drafts = drafts;
@@ -56,6 +64,13 @@ public class RoadService {
 
   Understood read(JobFile file, Map<String, String> typed) {
     TypedFields fields = new TypedFields(typed, file.units());
+    return read(file, fields, file.work().road(), clock.instant());
+  }
+
+  /**
+   * @param then how the road stood when it was driven
+   */
+  private static Understood read(JobFile file, TypedFields fields, RoadWork then, Instant at) {
     Double gain = fields.number("gain", Measure.GAIN);
     onScale(file, gain, fields);
     Double speed = fields.number("speed", Measure.SPEED);
@@ -70,6 +85,8 @@ public class RoadService {
         && !StopLimits.possible(speed, distance)) {
       fields.problem("distance", "No tyre stops that short from this speed. Check both.");
     }
+    Double deceleration = fields.optional("deceleration", Measure.DECELERATION);
+    range("deceleration", deceleration, StopLimits.DECELERATION, Measure.DECELERATION, fields);
     Surface surface = fields.choice(Surface.class, "surface");
     Outcome outcome = fields.choice(Outcome.class, "outcome");
     TestStop.Way way = fields.choice(TestStop.Way.class, "way");
@@ -92,12 +109,13 @@ public class RoadService {
             outcome,
             distance,
             seconds,
+            deceleration,
             file.rig().sheet().si(RigField.KERB_MASS),
             file.work().rig().load().mass(),
             note,
             observed,
-            !file.work().road().warmUp().done(),
-            clock.instant()),
+            !then.warmUp().done(),
+            at),
         fields.problems());
   }
 
@@ -161,11 +179,7 @@ public class RoadService {
     if (stops.existsByJobIdAndRequestKey(file.job().id(), key)) {
       return;
     }
-    Optional<TestStop> old =
-        RoadRows.of(file).stops().stream()
-            .filter(stop -> stop.id().equals(corrects))
-            .map(StopLine::stop)
-            .findFirst();
+    Optional<TestStop> old = old(file, corrects);
     TestStop understood = read(file, typed).stop();
     if (understood == null
         || !file.work().road().gate().open()
@@ -173,10 +187,78 @@ public class RoadService {
       keep(file, typed, true);
       return;
     }
-    TestStop stop = old.map(understood::inPlaceOf).orElse(understood);
-    stops.save(new StopLine(file.job(), stop, corrects, file.person(), clock.instant(), key));
+    save(file, old.map(understood::inPlaceOf).orElse(understood), corrects, cut(file, typed), key);
     drafts.dropForm(file.job(), file.person(), FORM);
+  }
+
+  private static Optional<TestStop> old(JobFile file, @Nullable Long corrects) {
+    return RoadRows.of(file).stops().stream()
+        .filter(stop -> stop.id().equals(corrects))
+        .map(StopLine::stop)
+        .findFirst();
+  }
+
+  private void save(
+      JobFile file, TestStop stop, @Nullable Long corrects, @Nullable TraceCut cut, String key) {
+    stops.save(new StopLine(file.job(), stop, corrects, cut, file.person(), clock.instant(), key));
     file.changed();
+  }
+
+  /**
+   * The part of a trace that a form speaks of, if its deceleration still is what the trace says.
+   */
+  private @Nullable TraceCut cut(JobFile file, Map<String, String> typed) {
+    Optional<TraceCut> cut =
+        TraceCut.of(typed.getOrDefault("trace", ""))
+            .filter(part -> tells(file, part, typed.getOrDefault("deceleration", "").strip()));
+    cut.ifPresent(part -> traces.used(file, part));
+    return cut.orElse(null);
+  }
+
+  /** Either way round. */
+  private boolean tells(JobFile file, TraceCut part, String deceleration) {
+    return Stream.of(false, true)
+        .flatMap(turned -> traces.phase(file, part, turned).stream())
+        .map(phase -> Measure.DECELERATION.number(phase.deceleration(), file.units()))
+        .anyMatch(deceleration::equals);
+  }
+
+  /**
+   * Keeps a stop that waited on a phone, if the gate was open when it was driven.
+   *
+   * @param units in which it was typed
+   * @param at when it was driven
+   */
+  Waited.Told waited(
+      JobFile file,
+      Map<String, String> typed,
+      UnitSystem units,
+      Instant at,
+      @Nullable Long corrects,
+      String requestKey) {
+    String key = RequestKey.of(requestKey);
+    if (stops.existsByJobIdAndRequestKey(file.job().id(), key)) {
+      return Waited.Told.TAKEN;
+    }
+    RoadWork then = file.asOf(at).road();
+    Understood understood = read(file, new TypedFields(typed, units), then, at);
+    TestStop stop = understood.stop();
+    if (stop == null) {
+      return Waited.Told.not(String.join(" ", understood.problems().values()));
+    }
+    Optional<Gate.Line> shut =
+        then.gate().lines().stream().filter(line -> !line.open()).findFirst();
+    if (shut.isPresent()) {
+      return Waited.Told.not(
+          "The gate was shut when it was driven: %s, %s."
+              .formatted(shut.get().title(), shut.get().verdict().label()));
+    }
+    Optional<TestStop> old = old(file, corrects);
+    if (corrects != null && old.isEmpty()) {
+      return Waited.Told.not("The stop that it corrects was corrected already.");
+    }
+    save(file, old.map(stop::inPlaceOf).orElse(stop), corrects, cut(file, typed), key);
+    return Waited.Told.TAKEN;
   }
 
   /**
@@ -222,6 +304,8 @@ public class RoadService {
     boolean told = StopLimits.DISTANCE.believes(seen.metres());
     filled.put("distance", told ? Measure.DISTANCE.text(seen.metres(), file.units()) : "");
     filled.put("seconds", "");
+    filled.put("deceleration", "");
+    filled.put("trace", "");
     filled.put("how", seen.observed().how().name());
     filled.put("pull", seen.observed().pull().name());
     filled.put("feel", seen.observed().feel().name());
@@ -230,6 +314,25 @@ public class RoadService {
       filled.put(wheel(wheel.axle(), wheel.left()), wheel.outcome().name());
     }
     draft(file, filled, requestKey);
+  }
+
+  /** Puts what a part of a trace tells into the form; what was typed of the wheels stays. */
+  void fromTrace(JobFile file, TraceCut cut, boolean turned) {
+    traces
+        .phase(file, cut, turned)
+        .ifPresent(
+            phase -> {
+              Map<String, String> filled = new LinkedHashMap<>();
+              if (StopLimits.SPEED.believes(phase.speed())) {
+                filled.put("speed", Measure.SPEED.number(phase.speed(), file.units()));
+              }
+              filled.put(
+                  "deceleration", Measure.DECELERATION.number(phase.deceleration(), file.units()));
+              filled.put("trace", cut.written());
+              filled.put("distance", "");
+              filled.put("seconds", "");
+              keep(file, filled, false);
+            });
   }
 
   /** Remembers a half-filled form, unless that form was recorded meanwhile. */

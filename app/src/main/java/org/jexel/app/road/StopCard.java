@@ -22,6 +22,8 @@ final class StopCard {
           "outcome",
           "distance",
           "seconds",
+          "deceleration",
+          "trace",
           "note",
           "how",
           "pull",
@@ -32,7 +34,7 @@ final class StopCard {
   private static final List<String> MORE = List.of("how", "place");
 
   /** The usual speed of a test stop, 40 km/h. */
-  private static final double USUAL_SPEED = 40 / 3.6;
+  static final double USUAL_SPEED = 40 / 3.6;
 
   private StopCard() {}
 

@@ -14,6 +14,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.Optional;
 import java.util.Set;
 import org.hibernate.annotations.Immutable;
 import org.jexel.app.job.Job;
@@ -51,6 +52,15 @@ public class StopLine {
   @Column(name = "time_s")
   private @Nullable Double timeS;
 
+  private @Nullable Double decelerationMps2;
+  private @Nullable Long traceId;
+
+  @Column(name = "trace_from_s")
+  private @Nullable Double traceFromS;
+
+  @Column(name = "trace_to_s")
+  private @Nullable Double traceToS;
+
   private double vehicleMassKg;
   private double trailerMassKg;
   private String note;
@@ -78,11 +88,13 @@ public class StopLine {
 
   /**
    * @param corrects the stop that this one corrects; null for a new one
+   * @param cut of a trace that it was measured from; null for none
    */
   StopLine(
       Job job,
       TestStop stop,
       @Nullable Long corrects,
+      @Nullable TraceCut cut,
       Person person,
       Instant at,
       String requestKey) {
@@ -94,6 +106,12 @@ public class StopLine {
     this.outcome = stop.outcome().name();
     this.distanceM = stop.distance();
     this.timeS = stop.seconds();
+    this.decelerationMps2 = stop.deceleration();
+    if (cut != null) {
+      this.traceId = cut.file();
+      this.traceFromS = cut.from();
+      this.traceToS = cut.to();
+    }
     this.vehicleMassKg = stop.vehicleMass();
     this.trailerMassKg = stop.trailerMass();
     this.note = stop.note();
@@ -124,6 +142,7 @@ public class StopLine {
         Outcome.valueOf(outcome),
         distanceM,
         timeS,
+        decelerationMps2,
         vehicleMassKg,
         trailerMassKg,
         note,
@@ -159,6 +178,13 @@ public class StopLine {
     return id;
   }
 
+  /** The part of a trace that it was measured from. */
+  Optional<TraceCut> cut() {
+    return traceId == null || traceFromS == null || traceToS == null
+        ? Optional.empty()
+        : Optional.of(new TraceCut(traceId, traceFromS, traceToS));
+  }
+
   public double gain() {
     return gain;
   }
@@ -169,6 +195,10 @@ public class StopLine {
 
   public Person person() {
     return person;
+  }
+
+  Instant drivenAt() {
+    return drivenAt;
   }
 
   public Instant madeAt() {

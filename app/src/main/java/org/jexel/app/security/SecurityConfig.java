@@ -7,7 +7,9 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.HeadersConfigurer;
@@ -37,7 +39,7 @@ class SecurityConfig {
 
   /** What needs neither sign-in nor session, and is answered while the database is away. */
   private static final String[] PLAIN = {
-    "/static/**", "/webjars/**", "/favicon.ico", "/alive", "/ready"
+    "/static/**", "/webjars/**", "/favicon.ico", "/alive", "/ready", PhoneController.WORKER
   };
 
   private static final String[] OPEN = {
@@ -133,7 +135,7 @@ class SecurityConfig {
         .addFilterBefore(fresh, AuthorizationFilter.class)
         // A visitor who has not signed in leaves no row in the database.
         .csrf(csrf -> csrf.csrfTokenRepository(new CookieCsrfTokenRepository()))
-        .requestCache(cache -> cache.requestCache(new CookieRequestCache()))
+        .requestCache(cache -> cache.requestCache(pagesAlone()))
         .formLogin(
             form ->
                 form.loginPage("/sign-in")
@@ -143,6 +145,17 @@ class SecurityConfig {
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(SecurityConfig::headers)
         .build();
+  }
+
+  /** After the sign-in a page that was asked for opens, and never what a script asked for. */
+  private static CookieRequestCache pagesAlone() {
+    CookieRequestCache asked = new CookieRequestCache();
+    asked.setRequestMatcher(
+        request ->
+            HttpMethod.GET.matches(request.getMethod())
+                && Objects.toString(request.getHeader(HttpHeaders.ACCEPT), "")
+                    .contains(MediaType.TEXT_HTML_VALUE));
+    return asked;
   }
 
   /** As the framework decodes it: however an address is written, it is the same one. */

@@ -25,6 +25,18 @@ public record Stop(double deceleration, double trailerForce, double share, List<
     sums = List.copyOf(sums);
   }
 
+  /** Deceleration as an instrument tells it, once the brakes are on. */
+  public static Sum read(double deceleration) {
+    positive("deceleration", deceleration);
+    return new Sum(
+        "Deceleration",
+        "a = mean of the trace",
+        List.of(
+            Term.computed("a", "mean after an onset of 0.3 s", deceleration, Measure.DECELERATION)),
+        deceleration,
+        Measure.DECELERATION);
+  }
+
   /** Deceleration of a stop over a distance. */
   public static Sum fromDistance(double speed, double distance) {
     positive("speed", speed);

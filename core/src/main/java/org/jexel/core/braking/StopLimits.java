@@ -7,10 +7,9 @@ public enum StopLimits {
   /** m. */
   DISTANCE(1, 300),
   /** s. */
-  SECONDS(0.5, 60);
-
-  /** No tyre stops a rig on the level harder than this, m/s². */
-  private static final double HARDEST = 11;
+  SECONDS(0.5, 60),
+  /** m/s²; no tyre stops a rig on the level harder. */
+  DECELERATION(0.1, 11);
 
   private final double least;
   private final double greatest;
@@ -34,6 +33,6 @@ public enum StopLimits {
 
   /** Whether tyres could stop a rig from this speed in this distance. */
   public static boolean possible(double speed, double distance) {
-    return speed * speed / (2 * distance) <= HARDEST;
+    return speed * speed / (2 * distance) <= DECELERATION.greatest;
   }
 }

@@ -1,5 +1,6 @@
 package org.jexel.core.job;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -59,6 +60,28 @@ public record JobRecord(
     said = List.copyOf(said);
     settings = List.copyOf(settings);
     volts = List.copyOf(volts);
+  }
+
+  /**
+   * What of it was recorded up to a moment, looked at on that day. The rig, its steps, its colours
+   * and what was found in the cab are those of now: they do not say when.
+   */
+  JobRecord asOf(Instant at, LocalDate then) {
+    return new JobRecord(
+        rig,
+        wish,
+        alone,
+        shop,
+        then,
+        readings.stream().filter(reading -> !reading.at().isAfter(at)).toList(),
+        repairs.stream().filter(repair -> !repair.at().isAfter(at)).toList(),
+        ticked,
+        colours,
+        found,
+        stops.stream().filter(stop -> !stop.at().isAfter(at)).toList(),
+        said.stream().filter(word -> !word.at().isAfter(at)).toList(),
+        settings.stream().filter(setting -> !setting.at().isAfter(at)).toList(),
+        volts);
   }
 
   /** A job of which nothing is recorded but what it starts from. */

@@ -1,5 +1,7 @@
 package org.jexel.core.job;
 
+import java.time.Instant;
+import java.time.LocalDate;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.UnitSystem;
 
@@ -9,6 +11,8 @@ import org.jexel.core.quantity.UnitSystem;
  */
 public final class Work {
   private final JobRecord record;
+  private final Planner planner;
+  private final UnitSystem units;
   private final RigWork rig;
   private final BenchWork bench;
   private final HarnessWork harness;
@@ -22,6 +26,8 @@ public final class Work {
    */
   public Work(JobRecord record, Planner planner, UnitSystem units) {
     this.record = record;
+    this.planner = planner;
+    this.units = units;
     Once<Harness> plan = new Once<>(() -> planner.harness(record.rig(), record.shop().stock()));
     this.rig = new RigWork(record);
     this.bench = new BenchWork(record, planner);
@@ -30,6 +36,11 @@ public final class Work {
     this.breakaway = new BreakawayWork(record, plan, rig, bench, units);
     this.road = new RoadWork(record, plan, rig, bench, breakaway);
     this.progress = new Once<>(() -> Progress.of(this));
+  }
+
+  /** As it stood at an earlier moment, which was that day where the workshop is. */
+  public Work asOf(Instant at, LocalDate day) {
+    return new Work(record.asOf(at, day), planner, units);
   }
 
   /** What all of this is worked out from. */

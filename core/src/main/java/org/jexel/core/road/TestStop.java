@@ -1,7 +1,6 @@
 package org.jexel.core.road;
 
 import java.time.Instant;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jexel.core.braking.Drag;
@@ -21,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param outcome what the trailer's wheels did
  * @param distance to stand, m; null if it was not taken
  * @param seconds to stand, s; null if they were not taken
+ * @param deceleration mean once the brakes were on, m/s², from an instrument; null if none told it.
+ *     It goes before distance and time
  * @param vehicleMass kg
  * @param trailerMass with load, kg
  * @param note in the driver's words; empty for none
@@ -36,6 +37,7 @@ public record TestStop(
     Outcome outcome,
     @Nullable Double distance,
     @Nullable Double seconds,
+    @Nullable Double deceleration,
     double vehicleMass,
     double trailerMass,
     String note,
@@ -63,6 +65,7 @@ public record TestStop(
         outcome,
         distance,
         seconds,
+        null,
         vehicleMass,
         trailerMass,
         note,
@@ -102,6 +105,7 @@ public record TestStop(
         outcome,
         distance,
         seconds,
+        deceleration,
         old.vehicleMass,
         old.trailerMass,
         note,
@@ -123,6 +127,9 @@ public record TestStop(
    */
   private OptionalDouble share() {
     double onset = StopRun.LAG_S;
+    if (deceleration != null) {
+      return share(Stop.read(deceleration));
+    }
     if (distance != null && distance > speed * onset) {
       return share(Stop.fromDistance(speed, distance - speed * onset));
     } else if (distance == null && seconds != null && seconds > onset) {
@@ -141,18 +148,21 @@ public record TestStop(
   }
 
   /**
-   * What it tells; empty when neither distance nor time was taken.
+   * What it tells; empty when neither deceleration nor distance nor time was taken.
    *
    * @throws IllegalArgumentException if speed, distance, time or a mass is not above zero
    */
   public Optional<Stop> analysed() {
-    if (distance == null && seconds == null) {
+    Sum a;
+    if (deceleration != null) {
+      a = Stop.read(deceleration);
+    } else if (distance != null) {
+      a = Stop.fromDistance(speed, distance);
+    } else if (seconds != null) {
+      a = Stop.fromTime(speed, seconds);
+    } else {
       return Optional.empty();
     }
-    Sum a =
-        distance != null
-            ? Stop.fromDistance(speed, distance)
-            : Stop.fromTime(speed, Objects.requireNonNull(seconds));
     return Optional.of(
         way == Way.LEVER ? Stop.leverOnly(a, vehicleMass, trailerMass, drag()) : Stop.withPedal(a));
   }

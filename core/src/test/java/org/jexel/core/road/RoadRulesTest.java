@@ -29,6 +29,7 @@ class RoadRulesTest {
         outcome,
         metres,
         null,
+        null,
         2400,
         2600,
         "",

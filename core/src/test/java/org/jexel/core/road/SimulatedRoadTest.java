@@ -112,6 +112,7 @@ class SimulatedRoadTest {
         seen.outcome(),
         seen.metres() < 300 ? seen.metres() : null,
         null,
+        null,
         TRAIN.vehicleMass(),
         TRAIN.trailerMass(),
         "",

@@ -1,20 +1,30 @@
-package org.jexel.app.bench;
+package org.jexel.app.exchange;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
-/** A file of a logging meter, as it was sent; its content lies in parts beside it. */
+/** A file of an instrument, as it was sent; its content lies in parts beside it. */
 @Entity
-class MeterLog {
+@Table(name = "meter_log")
+public class KeptFile {
+  /** What recorded it. */
+  public enum Kind {
+    METER,
+    /** A drive, as speed, acceleration or places over time. */
+    DRIVE
+  }
+
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
 
+  private String kind;
   private Long jobId;
   private Long personId;
   private String fileName;
@@ -26,9 +36,10 @@ class MeterLog {
   private Instant sentAt;
   private @Nullable Instant recordedAt;
 
-  protected MeterLog() {}
+  protected KeptFile() {}
 
-  MeterLog(Long jobId, Long personId, String fileName, Instant sentAt) {
+  KeptFile(Kind kind, Long jobId, Long personId, String fileName, Instant sentAt) {
+    this.kind = kind.name();
     this.jobId = jobId;
     this.personId = personId;
     this.fileName = fileName;
@@ -45,16 +56,12 @@ class MeterLog {
     this.recordedAt = at;
   }
 
-  boolean isRecorded() {
+  public boolean isRecorded() {
     return recordedAt != null;
   }
 
   public Long id() {
     return id;
-  }
-
-  Long jobId() {
-    return jobId;
   }
 
   public String fileName() {

@@ -1,0 +1,90 @@
+package org.jexel.app.bench;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Waited;
+import org.jexel.app.security.Person;
+import org.jexel.core.check.PartOutput;
+import org.jexel.core.quantity.UnitSystem;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Readings that waited on a phone, sent to where the form would have sent them. */
+@RestController
+class BenchSent {
+  private final JobFiles files;
+  private final BenchService bench;
+  private final Waited waited;
+
+  BenchSent(JobFiles files, BenchService bench, Waited waited) {
+    this.files = files;
+    this.bench = bench;
+    this.waited = waited;
+  }
+
+  @PostMapping(value = "/jobs/{ref}/bench/{id}", params = "ago")
+  Waited.Told reading(
+      @PathVariable String ref,
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String reading,
+      @RequestParam(defaultValue = "") String output,
+      @RequestParam(defaultValue = "") String units,
+      @RequestParam String requestKey,
+      @RequestParam long ago,
+      Person person) {
+    return waited
+        .at(ago)
+        .map(
+            at ->
+                files.act(
+                    ref,
+                    person,
+                    file ->
+                        bench.waited(
+                            file,
+                            BenchController.check(file, id),
+                            PartOutput.typed(reading, output),
+                            Waited.units(file, units),
+                            at,
+                            requestKey,
+                            Reading.Source.TYPED)))
+        .orElseGet(Waited::tooLong);
+  }
+
+  /** Of a round each word by itself: what cannot be taken keeps the others from nothing. */
+  @PostMapping(value = "/jobs/{ref}/bench/round", params = "ago")
+  Waited.Told round(
+      @PathVariable String ref,
+      @RequestParam Map<String, String> typed,
+      @RequestParam long ago,
+      Person person) {
+    return waited
+        .at(ago)
+        .map(at -> files.act(ref, person, file -> round(file, typed, at)))
+        .orElseGet(Waited::tooLong);
+  }
+
+  private Waited.Told round(JobFile file, Map<String, String> typed, Instant at) {
+    String atOnce = typed.getOrDefault("atOnce", "");
+    Reading.Source source = atOnce.isEmpty() ? Reading.Source.TYPED : Reading.Source.ROUND;
+    List<Said> words = atOnce.isEmpty() ? Said.of(file, typed) : Said.atOnce(file, typed, atOnce);
+    List<String> why =
+        words.stream()
+            .map(
+                said ->
+                    bench.waited(
+                        file, said.check(), said.word(), UnitSystem.METRIC, at, said.key(), source))
+            .filter(told -> !told.taken())
+            .map(Waited.Told::why)
+            .toList();
+    if (words.isEmpty()) {
+      return Waited.Told.not("This round is on the sheet no more.");
+    }
+    return why.isEmpty() ? Waited.Told.TAKEN : Waited.Told.not(String.join(" ", why));
+  }
+}

@@ -1,0 +1,26 @@
+/* Without connection: which pages are kept here, and what waits. */
+import "./queue.js";
+
+const list = async () => {
+  const pages = await caches.open("jexel-pages");
+  const kept = (await pages.keys()).map((request) => new URL(request.url));
+  document.getElementById("pages-head").hidden = !kept.length;
+  document.getElementById("pages").replaceChildren(
+    ...kept.map((url) => {
+      const link = document.createElement("a");
+      link.href = url.pathname + url.search;
+      const [, , job, station, card] = url.pathname.split("/");
+      link.textContent = [job, card ? "road card" : station, url.searchParams.get("card")]
+        .filter(Boolean)
+        .join(", ");
+      const item = document.createElement("li");
+      item.append(link);
+      return item;
+    }),
+  );
+};
+list().catch(() => {});
+document.getElementById("again").addEventListener("click", (event) => {
+  event.preventDefault();
+  window.location.reload();
+});

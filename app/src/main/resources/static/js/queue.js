@@ -1,0 +1,150 @@
+/* Sends what waits, each once and in order, and always says how many wait. The key of each goes with
+   it, so that one which got through before the line broke is not taken twice. */
+import { all, change, drop, follow } from "./waiting.js";
+
+const ASK_MS = 5000;
+const HEADS = { headers: { Accept: "application/json" }, cache: "no-store" };
+const clock = (at) =>
+  new Date(at).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
+let held = "";
+let shown = [];
+
+const bar = document.createElement("section");
+bar.id = "queue";
+bar.hidden = true;
+bar.setAttribute("aria-label", "What waits on this phone");
+bar.innerHTML = `<p role="status"></p><details><summary>Show</summary><ul></ul></details>`;
+const said = bar.querySelector("p");
+const header = document.querySelector("header.top");
+if (header) header.after(bar);
+else document.body.prepend(bar);
+
+const row = (entry) => {
+  const item = document.createElement("li");
+  const what = document.createElement("span");
+  what.textContent = `${entry.words}, ${entry.path.split("/")[2]}, ${clock(entry.at)}`;
+  item.append(what);
+  if (entry.why) {
+    const why = document.createElement("b");
+    why.textContent = `Not taken. ${entry.why}`;
+    const away = document.createElement("button");
+    away.type = "button";
+    away.className = "act quiet";
+    away.textContent = "Let it go";
+    away.addEventListener("click", () => drop(entry.id));
+    item.append(why, away);
+  }
+  return item;
+};
+
+const render = (entries) => {
+  shown = entries;
+  const waiting = entries.filter((entry) => !entry.why).length;
+  const refused = entries.length - waiting;
+  bar.hidden = !entries.length;
+  bar.classList.toggle("refused", refused > 0);
+  const parts = [];
+  if (waiting)
+    parts.push(
+      `${waiting} ${waiting === 1 ? "waits" : "wait"} on this phone. ${held || "Sent by itself when the server is reached."}`,
+    );
+  if (refused) parts.push(`${refused} ${refused === 1 ? "was" : "were"} not taken.`);
+  said.textContent = parts.join(" ");
+  bar.querySelector("ul").replaceChildren(...entries.map(row));
+};
+const hold = (why) => {
+  held = why;
+  render(shown);
+};
+
+/* Who is signed in here, or null: no line, or nobody. */
+const who = async () => {
+  const answer = await fetch("/me/who", { ...HEADS, redirect: "manual" });
+  if (answer.type === "opaqueredirect" || answer.status === 401) {
+    hold("Sign in, and it is sent.");
+    return null;
+  }
+  return answer.ok ? answer.json() : null;
+};
+
+/* Whether it is settled, one way or the other; false where the server was not reached. */
+const send = async (entry, token) => {
+  const body = new URLSearchParams(entry.fields);
+  body.set("ago", Math.max(0, Date.now() - entry.at));
+  body.set("_csrf", token);
+  const answer = await fetch(entry.path, { ...HEADS, method: "POST", body, redirect: "manual" });
+  if (answer.type === "opaqueredirect" || answer.status === 401 || answer.status >= 500) return false;
+  if (answer.ok) {
+    const told = await answer.json();
+    if (told.taken) await drop(entry.id);
+    else await change({ ...entry, why: told.why });
+  } else {
+    const why =
+      answer.status === 403
+        ? "Your role may look, not change."
+        : "The job, or its check, is not there any more.";
+    await change({ ...entry, why });
+  }
+  return true;
+};
+
+const sendAll = async () => {
+  let sent = 0;
+  const mine = (await all()).filter((entry) => !entry.why);
+  if (!mine.length) return sent;
+  const person = await who();
+  if (!person) return sent;
+  hold("");
+  for (const entry of mine) {
+    if (entry.who !== person.signIn) {
+      hold(`It waits for ${entry.who} to sign in.`);
+    } else if (await send(entry, person.token)) {
+      sent += 1;
+    } else {
+      break;
+    }
+  }
+  return sent;
+};
+
+let sending = false;
+/** Sends what waits, if it can; true if anything of it was. */
+export const flush = async () => {
+  if (sending) return false;
+  sending = true;
+  try {
+    const once = () => sendAll();
+    return (await (navigator.locks ? navigator.locks.request("jexel-send", once) : once())) > 0;
+  } catch (away) {
+    hold("");
+    return false;
+  } finally {
+    sending = false;
+  }
+};
+
+/* What was sent shows on the page that it belongs to. */
+const afresh = () => {
+  const page = document.getElementById("page");
+  if (page && window.htmx)
+    window.htmx.ajax("GET", window.location.href, {
+      target: "#page",
+      select: "#page",
+      swap: "morph:outerHTML",
+    });
+  else if (document.querySelector("[data-afresh]")) window.location.reload();
+};
+export const sendNow = async () => {
+  if (await flush()) afresh();
+};
+
+follow(render).then(sendNow);
+window.addEventListener("online", sendNow);
+setInterval(() => {
+  if (shown.some((entry) => !entry.why)) sendNow();
+}, ASK_MS);
