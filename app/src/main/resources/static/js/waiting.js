@@ -41,6 +41,12 @@ export const follow = (listener) => {
 export const freshKey = () =>
   [...crypto.getRandomValues(new Uint8Array(16))].map((b) => b.toString(16).padStart(2, "0")).join("");
 
+/* A page that was kept is opened again and again with the key that it was made with: what is entered
+   the second time would be taken for a repetition of the first, and be lost. */
+document.querySelectorAll("form[data-waits]").forEach((form) => {
+  form.elements.requestKey.value = freshKey();
+});
+
 /* Gain {gain}, {outcome}: each name for what its field shows. */
 const shown = (form, name) => {
   const field = form.elements.namedItem(name);

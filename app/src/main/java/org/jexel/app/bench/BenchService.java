@@ -74,7 +74,9 @@ public class BenchService {
     double full = file.work().bench().fullOutput();
     try {
       Optional<PartOutput> part =
-          PartOutput.fits(check) ? PartOutput.of(typed, full, units) : Optional.empty();
+          PartOutput.fits(check)
+              ? PartOutput.of(typed, full, file.work().road()::voltsAt, units)
+              : Optional.empty();
       Parsed parsed =
           QuantityParser.parse(part.map(PartOutput::reading).orElse(typed), check.measure(), units);
       if (parsed instanceof Parsed.Misread misread) {

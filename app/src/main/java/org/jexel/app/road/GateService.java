@@ -9,6 +9,7 @@ import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.road.Assist;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Said;
 import org.jspecify.annotations.Nullable;
@@ -104,6 +105,29 @@ public class GateService {
   /** The field of a line's reason. */
   static String why(Gate.Line line) {
     return "why." + line.id();
+  }
+
+  /** Keeps how a level of start-up assist felt; nothing where either word is none. */
+  void felt(JobFile file, String level, String feel, String requestKey) {
+    String key = RequestKey.of(requestKey);
+    boolean known =
+        file.work().road().assist().filter(assist -> assist.levels().contains(level)).isPresent()
+            && Assist.felt(level, feel).isPresent();
+    if (!known || said.existsByJobIdAndRequestKey(file.job().id(), key)) {
+      return;
+    }
+    said.save(
+        new SaidLine(
+            file.job(),
+            Said.What.ASSIST,
+            level,
+            feel.equals(Assist.Feel.RIGHT.name()) ? Verdict.HOLDS : Verdict.WATCH,
+            feel,
+            0,
+            file.person(),
+            clock.instant(),
+            key));
+    file.changed();
   }
 
   /** Keeps what is said, or what was typed where something of it cannot be. */

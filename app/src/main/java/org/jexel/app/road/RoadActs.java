@@ -124,6 +124,17 @@ class RoadActs {
     return "redirect:/jobs/{ref}/road?card=" + RoadController.GATE;
   }
 
+  @PostMapping("/jobs/{ref}/road/assist")
+  String assist(
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "") String level,
+      @RequestParam(defaultValue = "") String feel,
+      @RequestParam String requestKey,
+      Person person) {
+    files.change(ref, person, file -> gate.felt(file, level, feel, requestKey));
+    return "redirect:/jobs/{ref}/road?card=" + RoadController.PROFILES;
+  }
+
   @PostMapping("/jobs/{ref}/road/settle-even")
   String settleEven(@PathVariable String ref, @RequestParam String requestKey, Person person) {
     files.change(ref, person, file -> road.settleEven(file, requestKey));

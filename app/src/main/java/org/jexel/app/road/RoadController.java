@@ -18,9 +18,11 @@ import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.road.Assist;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.Said;
 import org.jexel.core.road.TestStop;
 import org.jexel.core.road.UnbrakedStop;
 import org.jspecify.annotations.Nullable;
@@ -131,6 +133,7 @@ class RoadController {
     view.put("outcomes", Outcome.values());
     view.put("ways", TestStop.Way.values());
     view.put("corrects", corrects);
+    view.put("found", file.work().road().calibration().orElse(null));
     view.put("trailerMass", file.work().rig().load().mass());
     view.put("unbraked", UnbrakedStop.of(file.rig(), file.work().rig().load()));
     view.put("nuts", WheelNuts.of(file.rig()));
@@ -144,6 +147,9 @@ class RoadController {
     view.put("cut", TraceCut.of(typed.getOrDefault("trace", "")).orElse(null));
     if (card.equals(PROFILES)) {
       view.put("moving", Moving.of(file, library, to));
+      view.put("assist", file.work().road().assist().orElse(null));
+      view.put("assistFeels", Assist.Feel.values());
+      view.put("assistSaid", assistSaid(file));
     }
     view.put("holds", Verdict.HOLDS);
     view.put("watch", Verdict.WATCH);
@@ -151,6 +157,20 @@ class RoadController {
     String open = tried ? TRIAL : card.isEmpty() ? (closed ? GATE : "stop") : card;
     view.put("folded", List.of(TRIAL, GATE, PROFILES, VOLTS, TRACE).contains(open));
     return pages.page(file, Station.ROAD, open, view);
+  }
+
+  private static List<String> assistSaid(JobFile file) {
+    return file.record().said().stream()
+        .filter(said -> said.what() == Said.What.ASSIST)
+        .flatMap(
+            said ->
+                Assist.felt(said.about(), said.words()).stream()
+                    .map(
+                        felt ->
+                            "%s: %s, %s"
+                                .formatted(
+                                    felt.level(), Phrase.within(felt.feel().label()), said.who())))
+        .toList();
   }
 
   private static void trial(JobFile file, Map<String, String> asked, Map<String, Object> view) {

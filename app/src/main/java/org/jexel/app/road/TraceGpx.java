@@ -12,13 +12,10 @@ import org.jexel.core.trace.Trace;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The track of a GPX file as speed over time: each point's own speed where all have one, else the
- * way between neighbours on a sphere by the haversine formula. Entities and document types are not
- * read at all.
+ * The track of a GPX file: each point's own speed where all have one, else its places over time.
+ * Entities and document types are not read at all.
  */
 final class TraceGpx {
-  private static final double EARTH_M = 6_371_000;
-
   private record Point(double lat, double lon, double seconds, double speed) {}
 
   private TraceGpx() {}
@@ -94,30 +91,13 @@ final class TraceGpx {
     if (points.isEmpty()) {
       throw new IllegalArgumentException("There is no track point with a time in it.");
     }
-    boolean told = points.stream().allMatch(point -> Double.isFinite(point.speed));
-    double[] seconds = new double[points.size()];
-    double[] speed = new double[points.size()];
-    for (int i = 0; i < seconds.length; i++) {
-      Point point = points.get(i);
-      seconds[i] = point.seconds - points.get(0).seconds;
-      Point before = points.get(Math.max(0, i - 1));
-      Point after = points.get(Math.min(seconds.length - 1, i + 1));
-      speed[i] =
-          told
-              ? point.speed
-              : (way(before, point) + way(point, after)) / (after.seconds - before.seconds);
-    }
-    return Trace.ofSpeed(seconds, speed);
-  }
-
-  private static double way(Point from, Point to) {
-    double north = Math.toRadians(to.lat - from.lat);
-    double east = Math.toRadians(to.lon - from.lon);
-    double h =
-        Math.pow(Math.sin(north / 2), 2)
-            + Math.cos(Math.toRadians(from.lat))
-                * Math.cos(Math.toRadians(to.lat))
-                * Math.pow(Math.sin(east / 2), 2);
-    return 2 * EARTH_M * Math.asin(Math.min(1, Math.sqrt(h)));
+    double first = points.get(0).seconds;
+    double[] seconds = points.stream().mapToDouble(point -> point.seconds - first).toArray();
+    return points.stream().allMatch(point -> Double.isFinite(point.speed))
+        ? Trace.ofSpeed(seconds, points.stream().mapToDouble(Point::speed).toArray())
+        : Trace.ofPlaces(
+            seconds,
+            points.stream().mapToDouble(point -> Math.toRadians(point.lat)).toArray(),
+            points.stream().mapToDouble(point -> Math.toRadians(point.lon)).toArray());
   }
 }

@@ -90,7 +90,15 @@ final class TraceReader {
         }
       }
     }
+    if (place.isEmpty()) {
+      throw unnamed();
+    }
     return trace();
+  }
+
+  private static IllegalArgumentException unnamed() {
+    return new IllegalArgumentException(
+        "The first line has to name its columns: “time” and “speed”, or “time” and “ax”, “ay”, “az”.");
   }
 
   private void heads(CSVRecord row) {
@@ -107,8 +115,7 @@ final class TraceReader {
               });
     }
     if (!place.containsKey(TraceHead.What.TIME)) {
-      throw new IllegalArgumentException(
-          "The first line has to name its columns: “time” and “speed”, or “time” and “ax”, “ay”, “az”.");
+      throw unnamed();
     }
     place.keySet().stream()
         .filter(what -> what != TraceHead.What.TIME)

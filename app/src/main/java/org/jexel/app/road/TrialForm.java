@@ -87,17 +87,18 @@ record TrialForm(
       return new TrialForm(typed, fields.problems(), null);
     }
     RoadWork road = file.work().road();
-    StopRun run = trial.run(road.train(), road.scale());
+    Train train = road.trainAsFound();
+    StopRun run = trial.run(train, road.scale());
     return new TrialForm(
         typed,
         fields.problems(),
         new Outcome(
             trial,
-            road.train(),
+            train,
             run,
-            trial.unbraked(road.train()),
+            trial.unbraked(train),
             run.at(at),
-            EvenPull.of(road.train(), road.scale(), trial)));
+            EvenPull.of(train, road.scale(), trial)));
   }
 
   private static @Nullable StopTrial read(JobFile file, TypedFields fields) {

@@ -1,6 +1,8 @@
 package org.jexel.core.check;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
@@ -28,6 +30,9 @@ public record PartOutput(String reading, double volts) {
 
   private static final double MOST_SHARE = 1.05;
 
+  /** Before a setting of the controller. */
+  private static final String GAIN = "gain ";
+
   /** Whether a check may be read at any output. */
   public static boolean fits(Check check) {
     return check.function() == PinFunction.BRAKE
@@ -50,22 +55,17 @@ public record PartOutput(String reading, double volts) {
 
   /**
    * @param full volts at the pin at full output, as computed
+   * @param byGain volts at the pin at a gain, where the controller's curve was measured
    * @return nothing where no output was typed
    * @throws IllegalArgumentException with what would be understood
    */
-  public static Optional<PartOutput> of(String typed, double full, UnitSystem units) {
+  public static Optional<PartOutput> of(
+      String typed, double full, DoubleFunction<OptionalDouble> byGain, UnitSystem units) {
     String[] parts = parts(typed);
     if (parts[1].isEmpty()) {
       return Optional.empty();
     }
-    boolean share = parts[1].endsWith("%");
-    Parsed parsed = QuantityParser.parse(parts[1], share ? Measure.SHARE : Measure.VOLTS, units);
-    if (parsed instanceof Parsed.Misread) {
-      throw new IllegalArgumentException(
-          "The output is the volts at the brake pin, such as 7.4 V, or the controller's own figure, such as 60 %.");
-    }
-    double said = ((Parsed.Value) parsed).si();
-    double volts = share ? said * full : said;
+    double volts = volts(parts[1], full, byGain, units);
     if (volts < LEAST_VOLTS) {
       throw new IllegalArgumentException(
           Phrase.of(
@@ -78,6 +78,31 @@ public record PartOutput(String reading, double volts) {
               Measure.VOLTS.text(full, units)));
     }
     return Optional.of(new PartOutput(parts[0], volts));
+  }
+
+  private static double volts(
+      String output, double full, DoubleFunction<OptionalDouble> byGain, UnitSystem units) {
+    if (output.startsWith(GAIN)) {
+      double gain = said(output.substring(GAIN.length()).strip(), Measure.GAIN, units);
+      return byGain
+          .apply(gain)
+          .orElseThrow(
+              () ->
+                  new IllegalArgumentException(
+                      "What this controller puts out at a gain was not measured yet: say the volts at the pin."));
+    }
+    boolean share = output.endsWith("%");
+    double said = said(output, share ? Measure.SHARE : Measure.VOLTS, units);
+    return share ? said * full : said;
+  }
+
+  private static double said(String output, Measure measure, UnitSystem units) {
+    Parsed parsed = QuantityParser.parse(output, measure, units);
+    if (parsed instanceof Parsed.Misread) {
+      throw new IllegalArgumentException(
+          "The output is the volts at the brake pin, such as 7.4 V, the controller's own figure, such as 60 %, or its setting, such as gain 5.");
+    }
+    return ((Parsed.Value) parsed).si();
   }
 
   /**

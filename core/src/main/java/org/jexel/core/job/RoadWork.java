@@ -4,7 +4,9 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.jexel.core.braking.Control;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.braking.Train;
 import org.jexel.core.check.PartOutput;
@@ -14,7 +16,9 @@ import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.jexel.core.rig.Wish;
+import org.jexel.core.road.Assist;
 import org.jexel.core.road.BrakeCurve;
+import org.jexel.core.road.Calibration;
 import org.jexel.core.road.EvenSearch;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainFinder;
@@ -27,6 +31,7 @@ import org.jexel.core.road.RoadCard;
 import org.jexel.core.road.Said;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.StopAndLook;
+import org.jexel.core.road.StopTrial;
 import org.jexel.core.road.TestStop;
 import org.jexel.core.road.VoltsByGain;
 import org.jexel.core.road.WarmUp;
@@ -40,6 +45,7 @@ public final class RoadWork {
   private final Once<GainAdvice> advice;
   private final Once<Train> train;
   private final Once<GainScale> scale;
+  private final Once<Optional<Calibration>> calibration;
 
   RoadWork(
       JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench, BreakawayWork breakaway) {
@@ -59,6 +65,9 @@ public final class RoadWork {
     this.train = new Once<>(() -> RigTrain.of(record.rig(), plan.get(), rig.load()));
     this.scale = new Once<>(this::scaled);
     this.advice = new Once<>(this::advised);
+    this.calibration =
+        new Once<>(
+            () -> Calibration.of(train(), scale(), fullVolts(), courseSurface(), evidence()));
   }
 
   /** A breakaway that nobody proved is to be watched. */
@@ -144,11 +153,7 @@ public final class RoadWork {
             sheet.si(RigField.GAIN_GREATEST),
             sheet.si(RigField.GAIN_STEP));
     List<VoltsByGain.Reading> curve = curve();
-    double full =
-        bench
-            .check(PartOutput.FULL)
-            .map(check -> check.band().expected())
-            .orElse(curve.isEmpty() ? 1 : curve.get(curve.size() - 1).volts());
+    double full = fullVolts();
     if (!(full > 0)) {
       return marks;
     }
@@ -157,6 +162,22 @@ public final class RoadWork {
             .filter(reading -> reading.gain() > 0)
             .map(reading -> new GainScale.Share(reading.gain(), reading.volts() / full))
             .toList());
+  }
+
+  /** At the brake pin at a gain with the lever full, V; empty while its curve was not measured. */
+  public OptionalDouble voltsAt(double gain) {
+    return scale().measured().isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(fullVolts() * scale().share(gain));
+  }
+
+  /** At the brake pin at full output, V. */
+  private double fullVolts() {
+    List<VoltsByGain.Reading> curve = curve();
+    return bench
+        .check(PartOutput.FULL)
+        .map(check -> check.band().expected())
+        .orElse(curve.isEmpty() ? 1 : curve.get(curve.size() - 1).volts());
   }
 
   /**
@@ -188,6 +209,35 @@ public final class RoadWork {
 
   public GainAdvice advice() {
     return advice.get();
+  }
+
+  /** What the measured stops of this search say of the brakes; empty while they are too few. */
+  public Optional<Calibration> calibration() {
+    return calibration.get();
+  }
+
+  /** As {@link #train()}, with brakes as the stops show them where they do. */
+  public Train trainAsFound() {
+    return calibration().map(found -> train().stronger(found.strength())).orElseGet(this::train);
+  }
+
+  /** Start-up assist; empty where the model has no levels or does not go by inertia. */
+  public Optional<Assist> assist() {
+    return record
+        .found()
+        .model()
+        .filter(model -> !model.assist().isEmpty())
+        .filter(model -> StopTrial.law(record.rig().controllerKind()) == Control.Law.INERTIA)
+        .map(
+            model ->
+                Assist.of(
+                    model.assist(),
+                    train().vehicleMass(),
+                    train().trailerMass(),
+                    record.said().stream()
+                        .filter(said -> said.what() == Said.What.ASSIST)
+                        .flatMap(said -> Assist.felt(said.about(), said.words()).stream())
+                        .toList()));
   }
 
   /** The other school's search, by the pedal. */

@@ -35,6 +35,8 @@ public record Said(
     WARMED("Warmed up"),
     /** Somebody looked for the fault that stops spoke of. */
     LOOKED("Looked for the fault"),
+    /** A level of start-up assist was tried, and how it felt was said. */
+    ASSIST("Start-up assist"),
     /** Somebody goes past a line of the gate that is to be watched. */
     PASSED("Gone past");
 

@@ -1,10 +1,10 @@
 package org.jexel.core.road;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.jexel.core.quantity.TheilSen;
 
 /**
  * Volts at the connector over the marks of a controller, as somebody read them with the brakes
@@ -51,10 +51,12 @@ public record VoltsByGain(
     if (gains(read) < ENOUGH) {
       throw new IllegalArgumentException("readings at " + gains(read) + " gains make no line");
     }
-    double slope = median(slopes(read));
-    double offset = median(read.stream().mapToDouble(r -> r.volts - slope * r.gain).toArray());
-    List<Double> off = read.stream().map(r -> r.volts - offset - slope * r.gain).toList();
-    return new VoltsByGain(read, offset, slope, off);
+    TheilSen line =
+        TheilSen.of(
+            read.stream().mapToDouble(Reading::gain).toArray(),
+            read.stream().mapToDouble(Reading::volts).toArray());
+    List<Double> off = read.stream().map(r -> r.volts - line.at(r.gain)).toList();
+    return new VoltsByGain(read, line.offset(), line.slope(), off);
   }
 
   /** At how many gains something was read. */
@@ -62,30 +64,9 @@ public record VoltsByGain(
     return read.stream().mapToDouble(Reading::gain).distinct().count();
   }
 
-  private static double[] slopes(List<Reading> read) {
-    return IntStream.range(0, read.size())
-        .boxed()
-        .flatMapToDouble(
-            i ->
-                IntStream.range(i + 1, read.size())
-                    .filter(j -> read.get(i).gain != read.get(j).gain)
-                    .mapToDouble(
-                        j ->
-                            (read.get(j).volts - read.get(i).volts)
-                                / (read.get(j).gain - read.get(i).gain)))
-        .toArray();
-  }
-
-  private static double median(double[] values) {
-    double[] sorted = values.clone();
-    Arrays.sort(sorted);
-    int middle = sorted.length / 2;
-    return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
-  }
-
   /** Whether a reading does not belong to the others. */
   public boolean odd(int reading) {
-    double usual = median(residuals.stream().mapToDouble(Math::abs).toArray());
+    double usual = TheilSen.median(residuals.stream().mapToDouble(Math::abs).toArray());
     double off = Math.abs(residuals.get(reading));
     return off > FAR_V && off > TIMES * usual;
   }

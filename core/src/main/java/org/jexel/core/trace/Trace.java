@@ -22,6 +22,7 @@ public final class Trace {
   /** Samples further apart than this, s, and than four of the usual steps, leave a gap. */
   private static final double GAP_S = 1;
 
+  private static final double EARTH_M = 6_371_000;
   private static final double SLOPE_S = 0.25;
   private static final double MEAN_S = 0.1;
 
@@ -75,6 +76,33 @@ public final class Trace {
               Math.min(speed.length - 1, Math.max(to, i + 1)));
     }
     return of(seconds, slope, Optional.of(speed.clone()), List.of());
+  }
+
+  /**
+   * Speed at each place from the way between its neighbours on a sphere, by the haversine formula.
+   *
+   * @param seconds rising
+   * @param north latitude, rad
+   * @param east longitude, rad
+   * @throws IllegalArgumentException if it tells of no drive, with why in words
+   */
+  public static Trace ofPlaces(double[] seconds, double[] north, double[] east) {
+    rises(seconds);
+    double[] speed = new double[seconds.length];
+    for (int i = 0; i < speed.length; i++) {
+      int before = Math.max(0, i - 1);
+      int after = Math.min(speed.length - 1, i + 1);
+      double way = way(north, east, before, i) + way(north, east, i, after);
+      speed[i] = way / (seconds[after] - seconds[before]);
+    }
+    return ofSpeed(seconds, speed);
+  }
+
+  private static double way(double[] north, double[] east, int from, int to) {
+    double up = Math.sin((north[to] - north[from]) / 2);
+    double across = Math.sin((east[to] - east[from]) / 2);
+    double h = up * up + Math.cos(north[from]) * Math.cos(north[to]) * across * across;
+    return 2 * EARTH_M * Math.asin(Math.min(1, Math.sqrt(h)));
   }
 
   /**

@@ -57,6 +57,23 @@ class PartOutputTest {
     return check(id).probing().read(solution);
   }
 
+  /** Measured from gain 1 on: a volt a step, and one more. */
+  private static final DoubleFunction<OptionalDouble> BY_GAIN =
+      gain -> gain >= 1 ? OptionalDouble.of(1 + gain) : OptionalDouble.empty();
+
+  @Test
+  void aGainIsTheVoltsThatWereMeasuredAtIt() {
+    assertThat(
+            PartOutput.of("2.1 A at gain 6.5", FULL, BY_GAIN, UnitSystem.METRIC)
+                .orElseThrow()
+                .volts())
+        .isEqualTo(7.5);
+    assertThatThrownBy(() -> PartOutput.of("2 at gain 0.5", FULL, BY_GAIN, UnitSystem.METRIC))
+        .hasMessageContaining("was not measured yet");
+    assertThatThrownBy(() -> PartOutput.of("2 at gain x", FULL, BY_GAIN, UnitSystem.METRIC))
+        .hasMessageContaining("such as gain 5");
+  }
+
   @Test
   void onlyWhatTheOutputMovesIsReadAtAnyOutput() {
     assertThat(PartOutput.fits(check("brake.resistance"))).isFalse();
@@ -74,7 +91,8 @@ class PartOutputTest {
   })
   void theOutputIsVoltsAtThePinOrAShare(String reading, String output, String alone, double volts) {
     PartOutput part =
-        PartOutput.of(PartOutput.typed(reading, output), FULL, UnitSystem.US).orElseThrow();
+        PartOutput.of(PartOutput.typed(reading, output), FULL, BY_GAIN, UnitSystem.US)
+            .orElseThrow();
     assertThat(part.reading()).isEqualTo(alone);
     assertThat(part.volts()).isCloseTo(volts, within(1e-9));
   }
@@ -82,14 +100,14 @@ class PartOutputTest {
   @Test
   void noOutputIsFullOutput() {
     assertThat(PartOutput.typed("2.1", " ")).isEqualTo("2.1");
-    assertThat(PartOutput.of("2.1 A", FULL, UnitSystem.METRIC)).isEmpty();
+    assertThat(PartOutput.of("2.1 A", FULL, BY_GAIN, UnitSystem.METRIC)).isEmpty();
   }
 
   @ParameterizedTest
   @CsvSource({"1.9, too little", "15 %, too little", "11.7, engine running", "much, such as 7.4 V"})
   void anOutputThatSaysNothingIsRefusedWithItsReason(String output, String reason) {
     String typed = PartOutput.typed("2.1", output);
-    assertThatThrownBy(() -> PartOutput.of(typed, FULL, UnitSystem.METRIC))
+    assertThatThrownBy(() -> PartOutput.of(typed, FULL, BY_GAIN, UnitSystem.METRIC))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining(reason);
     assertThat(typed.toLowerCase(Locale.ROOT)).endsWith(output);

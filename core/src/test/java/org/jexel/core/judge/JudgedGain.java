@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import org.jexel.core.Rigs;
 import org.jexel.core.braking.Surface;
+import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.Load;
@@ -34,7 +35,7 @@ import org.jexel.core.road.TestStop;
  */
 public final class JudgedGain {
   private static final double SPEED = 40 / 3.6;
-  private static final GainScale HALVES = new GainScale(0, 10, 0.5);
+  static final GainScale HALVES = new GainScale(0, 10, 0.5);
 
   /**
    * How a thousand rigs went.
@@ -70,22 +71,37 @@ public final class JudgedGain {
 
   private JudgedGain() {}
 
-  private record Drawn(Track track, BrakeCurve curve, double amps, double trailer) {}
+  /**
+   * A rig on its road.
+   *
+   * @param strength of its brakes against rated ones, as the product does not know it
+   */
+  record Drawn(Track track, Train train, double strength, double amps, double trailer) {
+    BrakeCurve curve() {
+      return BrakeCurve.of(train, HALVES);
+    }
+  }
+
+  /** The same rigs for every way of finding. */
+  private static Random dice(long seed, int rig) {
+    return new Random(seed * 1_000_003 + rig);
+  }
 
   public static Score of(int rigs, long seed, boolean measured) {
-    Random dice = new Random(seed);
     int within = 0;
     int above = 0;
     int faults = 0;
     int[] stops = new int[rigs];
     for (int i = 0; i < rigs; i++) {
+      Random dice = dice(seed, i);
       Drawn rig = drawn(dice);
       double truth = truth(rig);
+      BrakeCurve curve = rig.curve();
       List<GainStop> driven = new ArrayList<>();
-      GainAdvice advice = GainFinder.advise(HALVES, rig.curve, Surface.DRY_ASPHALT, driven);
+      GainAdvice advice = GainFinder.advise(HALVES, curve, Surface.DRY_ASPHALT, driven);
       while (!ended(advice)) {
         driven.add(drive(rig, advice.gain(), dice, measured));
-        advice = GainFinder.advise(HALVES, rig.curve, Surface.DRY_ASPHALT, driven);
+        advice = GainFinder.advise(HALVES, curve, Surface.DRY_ASPHALT, driven);
       }
       stops[i] = driven.size();
       if (advice.act() == GainAdvice.Act.LOOK_FOR_FAULT) {
@@ -99,11 +115,38 @@ public final class JudgedGain {
     return new Score(rigs, within, above, faults, stops);
   }
 
+  /** What everybody would do: the middle of what is left, until two marks are neighbours. */
+  public static Score halved(int rigs, long seed) {
+    int within = 0;
+    int above = 0;
+    int[] stops = new int[rigs];
+    for (int i = 0; i < rigs; i++) {
+      Random dice = dice(seed, i);
+      Drawn rig = drawn(dice);
+      double truth = truth(rig);
+      int held = 0;
+      int locked = 21;
+      while (locked - held > 1) {
+        int middle = (held + locked) / 2;
+        stops[i]++;
+        if (drive(rig, middle / 2.0, dice, false).outcome().locked()) {
+          locked = middle;
+        } else {
+          held = middle;
+        }
+      }
+      within += Math.abs(held / 2.0 - truth) < 0.51 ? 1 : 0;
+      above += held / 2.0 > truth + 0.51 ? 1 : 0;
+    }
+    java.util.Arrays.sort(stops);
+    return new Score(rigs, within, above, 0, stops);
+  }
+
   private static boolean ended(GainAdvice advice) {
     return advice.act() == GainAdvice.Act.SETTLE || advice.act() == GainAdvice.Act.LOOK_FOR_FAULT;
   }
 
-  private static Drawn drawn(Random dice) {
+  static Drawn drawn(Random dice) {
     int axles = 1 + dice.nextInt(3);
     double rating = 900 + 100 * dice.nextInt(9);
     double empty = axles * rating * (0.3 + 0.1 * dice.nextDouble());
@@ -130,7 +173,8 @@ public final class JudgedGain {
             new LoadItem("goods", Math.max(1, load), 0.9 * Rigs.sheet().si(RigField.AXLE_CENTRE)));
     Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
     LoadSheet sheet = LoadSheet.of(rig);
-    BrakeCurve curve = BrakeCurve.of(RigTrain.of(rig, harness, sheet), HALVES);
+    Train train = RigTrain.of(rig, harness, sheet);
+    double strength = 1 + 0.125 * dice.nextGaussian();
     Track track =
         new Track(
             rig.sheet().si(RigField.KERB_MASS),
@@ -139,7 +183,7 @@ public final class JudgedGain {
             rating,
             axles,
             rig.sheet().si(RigField.AXLE_CENTRE),
-            1 + 0.125 * dice.nextGaussian(),
+            strength,
             0.80 * (1 + 0.10 * dice.nextGaussian()),
             0.65,
             0.75 + 0.5 * dice.nextDouble(),
@@ -147,7 +191,7 @@ public final class JudgedGain {
             0.008 + 0.010 * dice.nextDouble(),
             0.9 + 0.9 * dice.nextDouble());
     double amps = amps(rig, harness) * (1 + 0.03 * dice.nextGaussian());
-    return new Drawn(track, curve, amps, sheet.mass());
+    return new Drawn(track, train, strength, amps, sheet.mass());
   }
 
   /** Of the first magnet at full output. */
@@ -178,7 +222,7 @@ public final class JudgedGain {
         - 0.5;
   }
 
-  private static GainStop drive(Drawn rig, double gain, Random dice, boolean measured) {
+  static GainStop drive(Drawn rig, double gain, Random dice, boolean measured) {
     Track.Seen seen = seen(rig, gain);
     boolean wrong = dice.nextInt(20) == 0;
     boolean near = !seen.locked() && seen(rig, gain + 0.5).locked();
@@ -208,5 +252,6 @@ public final class JudgedGain {
     long seed = arguments.length > 1 ? Long.parseLong(arguments[1]) : 5;
     System.out.println("outcomes alone:  " + of(rigs, seed, false));
     System.out.println("with distances:  " + of(rigs, seed, true));
+    System.out.println("plain halving:   " + halved(rigs, seed));
   }
 }
