@@ -79,7 +79,7 @@ class RoadWalkTest {
   @Test
   void aPlanetariumThatPullsToOneSideIsSentBackToTheBench() throws Exception {
     String ref = electrician.readyForTheRoad("Planetarium", "1");
-    Yard.hide(browser, ref, "magnet axle 1 left open");
+    Yard.hide(browser, ref, "Open: Magnet, axle 1 left");
     browser.open("/jobs/" + ref + "/road?card=stop");
     for (int i = 0; i < 6 && !browser.text("#card-stop").contains("Stop and look."); i++) {
       driveOnTheSimulatedRoad();

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
 import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
 import org.jexel.core.harness.Harness;
