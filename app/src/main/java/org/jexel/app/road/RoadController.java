@@ -148,6 +148,12 @@ class RoadController {
     if (card.equals(PROFILES)) {
       view.put("moving", Moving.of(file, library, to));
       view.put("assist", file.work().road().assist().orElse(null));
+      view.put(
+          "assistLevels",
+          file.work().road().assist().stream()
+              .flatMap(assist -> assist.levels().stream())
+              .map(level -> List.of(level, level))
+              .toList());
       view.put("assistFeels", Assist.Feel.values());
       view.put("assistSaid", assistSaid(file));
     }

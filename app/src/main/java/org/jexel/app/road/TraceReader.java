@@ -60,9 +60,7 @@ final class TraceReader {
       return head.startsWith("<") || head.startsWith("\uFEFF<")
           ? TraceGpx.read(in, MOST)
           : new TraceReader().csv(in);
-    } catch (IOException | UncheckedIOException broken) {
-      throw new IllegalArgumentException("This file cannot be read as text.", broken);
-    } catch (IllegalStateException broken) {
+    } catch (IOException | UncheckedIOException | IllegalStateException broken) {
       throw new IllegalArgumentException("This is no readable CSV: its rows break off.", broken);
     }
   }
