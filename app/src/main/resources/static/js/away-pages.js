@@ -22,6 +22,22 @@ document.addEventListener("htmx:afterRequest", (event) => {
   }
 });
 
+/* A page from here says of when it is. */
+const tell = (at) => {
+  const line = document.createElement("p");
+  line.id = "as-seen";
+  line.setAttribute("role", "status");
+  line.textContent = `The server is not reached. This page is as it was last seen, ${new Date(
+    at,
+  ).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" })}.`;
+  (document.querySelector("header.top") || document.body.firstChild).after(line);
+};
+if (navigator.serviceWorker && navigator.serviceWorker.controller) {
+  navigator.serviceWorker.addEventListener("message", (event) => tell(event.data.asSeen));
+  navigator.serviceWorker.startMessages();
+  navigator.serviceWorker.controller.postMessage("as seen?");
+}
+
 const begin = async () => {
   if (!("serviceWorker" in navigator)) {
     if (said)

@@ -4,7 +4,7 @@ const PAGES = "jexel-pages";
 const PARTS = "jexel-parts";
 const AWAY = "/static/out-of-reach.html";
 const ITS_PARTS = ["out-of-reach", "queue", "waiting"].map((name) => `/static/js/${name}.js`);
-const SLOW_MS = 6000;
+const SLOW_MS = 8000;
 const isPart = (path) => path.startsWith("/static/") || path.startsWith("/webjars/");
 const isKept = (path) => /^\/jobs\/[^/]+\/(road|road\/card|bench)$/.test(path);
 
@@ -19,28 +19,48 @@ const soon = (request) =>
     setTimeout(() => reject(new Error("slow")), SLOW_MS);
     fetch(request).then(resolve, reject);
   });
-const keep = async (name, request, answer) => {
-  // The answer to a sign-in that ran out is another page, and is not kept as this one.
-  if (answer.ok && !answer.redirected) await (await caches.open(name)).put(request, answer.clone());
-  return answer;
-};
 // By the address alone: a script asks with other heads than whoever kept it.
 const kept = async (name, request) => (await caches.open(name)).match(request, { ignoreVary: true });
 
-const answer = async (request, name) => {
-  const before = await kept(name, request);
+/* Beside the answer, which nobody is to wait for; a part that did not change is not kept anew. */
+const seen = new Map();
+const keep = (event, name, answer) => {
+  const { url } = event.request;
+  const changed = answer.headers.get("Last-Modified");
+  // The answer to a sign-in that ran out is another page, and is not kept as this one.
+  if (!answer.ok || answer.redirected || (changed && seen.get(url) === changed)) return;
+  seen.set(url, changed);
+  const copy = answer.clone();
+  event.waitUntil(caches.open(name).then((cache) => cache.put(event.request, copy)));
+};
+
+/* Pages that are shown as they were last seen say so: each asks for itself. */
+const asSeen = new Map();
+self.addEventListener("message", (event) => {
+  const at = asSeen.get(event.source.id);
+  if (at) event.source.postMessage({ asSeen: at });
+});
+
+const part = async (event) => {
   try {
-    return await keep(name, request, await (before ? soon(request) : fetch(request)));
+    const answer = await fetch(event.request);
+    keep(event, PARTS, answer);
+    return answer;
   } catch (away) {
+    const before = await kept(PARTS, event.request);
     if (before) return before;
     throw away;
   }
 };
-const page = async (request, path) => {
+const page = async (event, path) => {
+  const before = isKept(path) ? await kept(PAGES, event.request) : null;
   try {
-    return await (isKept(path) ? answer(request, PAGES) : fetch(request));
+    const answer = await (before ? soon(event.request) : fetch(event.request));
+    if (isKept(path)) keep(event, PAGES, answer);
+    return answer;
   } catch (away) {
-    return kept(PARTS, AWAY);
+    if (before) asSeen.set(event.resultingClientId, before.headers.get("Date"));
+    return before || kept(PARTS, AWAY);
   }
 };
 
@@ -52,8 +72,8 @@ self.addEventListener("fetch", (event) => {
     // Whoever takes this phone next sees none of the pages; what waits stays, under its name.
     event.waitUntil(caches.delete(PAGES));
   } else if (request.method === "GET" && isPart(url.pathname)) {
-    event.respondWith(answer(request, PARTS));
+    event.respondWith(part(event));
   } else if (request.method === "GET" && request.mode === "navigate") {
-    event.respondWith(page(request, url.pathname));
+    event.respondWith(page(event, url.pathname));
   }
 });

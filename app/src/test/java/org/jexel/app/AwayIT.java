@@ -83,6 +83,7 @@ class AwayIT {
       waits(browser, 1);
       assertThat(browser.at("#reading").getDomProperty("value")).isEmpty();
       browser.open(CARD);
+      assertThat(browser.text("#as-seen")).contains("as it was last seen");
       assertThat(browser.text("#card-now h2")).isEqualTo(begin);
       drive(browser, "firm", 2);
       String second = browser.text("#card-now h2");
@@ -129,6 +130,7 @@ class AwayIT {
       assertThat(script.asked("select count(*) from reading where typed = '12.63'")).isEqualTo(1L);
       browser.open(CARD);
       assertThat(browser.text(".report")).contains("after 6 stops");
+      assertThat(browser.has("#as-seen")).isFalse();
     }
   }
 }

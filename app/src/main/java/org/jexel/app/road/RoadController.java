@@ -51,7 +51,6 @@ class RoadController {
   static final String PROFILES = "profiles";
 
   private final JobFiles files;
-  private final RoadService road;
   private final GateService gate;
   private final VoltsService volts;
   private final Traces traces;
@@ -60,14 +59,12 @@ class RoadController {
 
   RoadController(
       JobFiles files,
-      RoadService road,
       GateService gate,
       VoltsService volts,
       Traces traces,
       ControllerLibrary library,
       StationPages pages) {
     this.files = files;
-    this.road = road;
     this.gate = gate;
     this.volts = volts;
     this.traces = traces;
@@ -104,7 +101,7 @@ class RoadController {
     Map<String, String> typed = StopCard.typed(file);
     boolean asked = file.typed().at(RoadService.FORM, "gain").map(Draft::seenId).orElse(0L) > 0;
     view.put("typed", typed);
-    view.put("problems", asked ? road.read(file, typed).problems() : Map.<String, String>of());
+    view.put("problems", asked ? StopForm.problems(file, typed) : Map.<String, String>of());
     view.put("braked", file.rig().hasElectricBrakes());
     view.put("advice", file.work().road().advice());
     view.put(

@@ -2,9 +2,7 @@ package org.jexel.app.road;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -21,10 +19,8 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.road.GainAdvice;
-import org.jexel.core.road.GainScale;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Observed;
-import org.jexel.core.road.Outcome;
 import org.jexel.core.road.Setting;
 import org.jexel.core.road.SimulatedRoad;
 import org.jexel.core.road.StopTrial;
@@ -59,115 +55,6 @@ public class RoadService {
     this.clock = clock;
   }
 
-  /** A form as understood: the entry, or the problems by field. */
-  record Understood(@Nullable TestStop stop, Map<String, String> problems) {}
-
-  Understood read(JobFile file, Map<String, String> typed) {
-    TypedFields fields = new TypedFields(typed, file.units());
-    return read(file, fields, file.work().road(), clock.instant());
-  }
-
-  /**
-   * @param then how the road stood when it was driven
-   */
-  private static Understood read(JobFile file, TypedFields fields, RoadWork then, Instant at) {
-    Double gain = fields.number("gain", Measure.GAIN);
-    onScale(file, gain, fields);
-    Double speed = fields.number("speed", Measure.SPEED);
-    range("speed", speed, StopLimits.SPEED, Measure.SPEED, fields);
-    Double distance = fields.optional("distance", Measure.DISTANCE);
-    range("distance", distance, StopLimits.DISTANCE, Measure.DISTANCE, fields);
-    Double seconds = fields.optional("seconds", Measure.SECONDS);
-    range("seconds", seconds, StopLimits.SECONDS, Measure.SECONDS, fields);
-    if (speed != null
-        && distance != null
-        && !fields.problems().containsKey("distance")
-        && !StopLimits.possible(speed, distance)) {
-      fields.problem("distance", "No tyre stops that short from this speed. Check both.");
-    }
-    Double deceleration = fields.optional("deceleration", Measure.DECELERATION);
-    range("deceleration", deceleration, StopLimits.DECELERATION, Measure.DECELERATION, fields);
-    Surface surface = fields.choice(Surface.class, "surface");
-    Outcome outcome = fields.choice(Outcome.class, "outcome");
-    TestStop.Way way = fields.choice(TestStop.Way.class, "way");
-    String note = fields.atMost("note", 200);
-    Observed observed = observed(file, fields);
-    if (!fields.sound()
-        || gain == null
-        || way == null
-        || speed == null
-        || surface == null
-        || outcome == null) {
-      return new Understood(null, fields.problems());
-    }
-    return new Understood(
-        new TestStop(
-            gain,
-            way,
-            speed,
-            surface,
-            outcome,
-            distance,
-            seconds,
-            deceleration,
-            file.rig().sheet().si(RigField.KERB_MASS),
-            file.work().rig().load().mass(),
-            note,
-            observed,
-            !then.warmUp().done(),
-            at),
-        fields.problems());
-  }
-
-  private static Observed observed(JobFile file, TypedFields fields) {
-    List<Observed.Wheel> wheels = new ArrayList<>();
-    for (int axle : file.rig().brakedAxles()) {
-      for (boolean left : new boolean[] {true, false}) {
-        Outcome seen = fields.chosen(Outcome.class, wheel(axle, left));
-        if (seen != null) {
-          wheels.add(new Observed.Wheel(axle, left, seen));
-        }
-      }
-    }
-    return new Observed(
-        fields.chosen(Observed.How.class, "how", Observed.How.UNSAID),
-        fields.chosen(Observed.Pull.class, "pull", Observed.Pull.UNSAID),
-        fields.chosen(Observed.Feel.class, "feel", Observed.Feel.UNSAID),
-        wheels,
-        fields.atMost("place", 80));
-  }
-
-  /** The field in which one wheel's outcome is said. */
-  static String wheel(int axle, boolean left) {
-    return "wheel" + (axle + 1) + (left ? "L" : "R");
-  }
-
-  /** Tells of a gain that is no mark of this controller. */
-  static void onScale(JobFile file, @Nullable Double gain, TypedFields fields) {
-    GainScale scale = file.work().road().scale();
-    if (gain != null && !scale.isMark(gain)) {
-      fields.problem(
-          "gain",
-          "No such mark. This controller goes from %s to %s in steps of %s."
-              .formatted(
-                  Measure.GAIN.number(scale.least(), fields.units()),
-                  Measure.GAIN.number(scale.greatest(), fields.units()),
-                  Measure.GAIN.number(scale.step(), fields.units())));
-    }
-  }
-
-  private static void range(
-      String field, @Nullable Double si, StopLimits limits, Measure measure, TypedFields fields) {
-    if (si != null && !limits.believes(si)) {
-      fields.problem(
-          field,
-          "Not plausible for a test stop. Expected %s to %s."
-              .formatted(
-                  measure.number(limits.least(), fields.units()),
-                  measure.text(limits.greatest(), fields.units())));
-    }
-  }
-
   /**
    * Keeps a stop, or what was typed. Refused while the gate is shut.
    *
@@ -180,7 +67,7 @@ public class RoadService {
       return;
     }
     Optional<TestStop> old = old(file, corrects);
-    TestStop understood = read(file, typed).stop();
+    TestStop understood = StopForm.read(file, typed, clock.instant()).stop();
     if (understood == null
         || !file.work().road().gate().open()
         || corrects != null && old.isEmpty()) {
@@ -241,7 +128,7 @@ public class RoadService {
       return Waited.Told.TAKEN;
     }
     RoadWork then = file.asOf(at).road();
-    Understood understood = read(file, new TypedFields(typed, units), then, at);
+    StopForm.Understood understood = StopForm.read(file, new TypedFields(typed, units), then, at);
     TestStop stop = understood.stop();
     if (stop == null) {
       return Waited.Told.not(String.join(" ", understood.problems().values()));
@@ -268,9 +155,9 @@ public class RoadService {
   void simulate(JobFile file, Map<String, String> typed, String requestKey) {
     TypedFields fields = new TypedFields(typed, file.units());
     Double gain = fields.number("gain", Measure.GAIN);
-    onScale(file, gain, fields);
+    StopForm.onScale(file, gain, fields);
     Double speed = fields.number("speed", Measure.SPEED);
-    range("speed", speed, StopLimits.SPEED, Measure.SPEED, fields);
+    StopForm.range("speed", speed, StopLimits.SPEED, Measure.SPEED, fields);
     Surface surface = fields.choice(Surface.class, "surface");
     TestStop.Way way = fields.choice(TestStop.Way.class, "way");
     RoadWork work = file.work().road();
@@ -311,7 +198,7 @@ public class RoadService {
     filled.put("feel", seen.observed().feel().name());
     filled.put("place", seen.observed().place());
     for (Observed.Wheel wheel : seen.observed().wheels()) {
-      filled.put(wheel(wheel.axle(), wheel.left()), wheel.outcome().name());
+      filled.put(StopForm.wheel(wheel.axle(), wheel.left()), wheel.outcome().name());
     }
     draft(file, filled, requestKey);
   }

@@ -44,7 +44,7 @@ final class StopCard {
     for (int axle : file.rig().brakedAxles()) {
       for (boolean left : new boolean[] {true, false}) {
         wheels.put(
-            RoadService.wheel(axle, left), new Observed.Wheel(axle, left, Outcome.NOTHING).label());
+            StopForm.wheel(axle, left), new Observed.Wheel(axle, left, Outcome.NOTHING).label());
       }
     }
     return wheels;

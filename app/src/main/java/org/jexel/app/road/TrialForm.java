@@ -104,7 +104,7 @@ record TrialForm(
   private static @Nullable StopTrial read(JobFile file, TypedFields fields) {
     Double gain = fields.number("gain", Measure.GAIN);
     if (gain != null && gain != 0) {
-      RoadService.onScale(file, gain, fields);
+      StopForm.onScale(file, gain, fields);
     }
     Double speed = fields.within("speed", Measure.SPEED, 10 / 3.6, 130 / 3.6);
     Surface surface = fields.choice(Surface.class, "surface");

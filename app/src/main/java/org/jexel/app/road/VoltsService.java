@@ -43,7 +43,7 @@ class VoltsService {
 
   private static VoltsByGain.@Nullable Reading read(JobFile file, TypedFields fields) {
     Double gain = fields.number("gain", Measure.GAIN);
-    RoadService.onScale(file, gain, fields);
+    StopForm.onScale(file, gain, fields);
     if (gain != null && gain == 0) {
       fields.problem("gain", "Gain 0 is off: there is nothing to read.");
     }
