@@ -36,6 +36,7 @@ document.addEventListener(
   (event) => {
     const form = event.target.form;
     if (!keeps(form)) return;
+    waits.delete(form);
     // What is typed anew is another request than the one that was kept.
     if (form.dataset.ownKey && form.elements.requestKey) {
       form.elements.requestKey.value = form.dataset.ownKey;
@@ -126,13 +127,16 @@ const later = (form, elt, path, submitter) => {
   if (!asking) setTimeout(ask, ASK_MS);
   if (!asking) asking = true;
 };
+const WAITS = "Kept on this phone.";
+const waits = new WeakSet();
 /* A record needs no open page: it waits, and the form is free for the next one. */
 const queue = async (form, submitter) => {
   try {
     await wait(form, submitter);
     taken(form);
     form.reset();
-    say("Kept on this phone.");
+    waits.add(form);
+    say(WAITS);
   } catch (full) {
     later(form, form, new URL(form.action).pathname, submitter);
     say("The server cannot keep it now. It stays here and is sent again by itself.");
@@ -150,8 +154,11 @@ const failed = (event) => {
     queue(form, submitter);
     return;
   }
-  // What will wait once it is recorded is kept here meanwhile: nothing to say, nothing to send.
-  if (form.dataset.waits && requestConfig.path.endsWith("/draft")) return;
+  // What will wait once it is recorded is kept here meanwhile: nothing to send.
+  if (form.dataset.waits && requestConfig.path.endsWith("/draft")) {
+    if (waits.has(form)) say(WAITS);
+    return;
+  }
   later(form, elt, requestConfig.path, submitter);
   say("The server cannot keep it now. It stays here and is sent again by itself.");
 };

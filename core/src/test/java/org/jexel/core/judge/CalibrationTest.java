@@ -32,7 +32,9 @@ class CalibrationTest {
   @Test
   void theStrengthOfTheBrakesIsFoundWithinTheErrorOfTheMeasures() {
     int right = 0;
+    int near = 0;
     int judged = 0;
+    int locks = 0;
     for (int i = 0; i < RIGS; i++) {
       Random dice = new Random(i);
       JudgedGain.Drawn rig = JudgedGain.drawn(dice);
@@ -45,10 +47,19 @@ class CalibrationTest {
       if (found.isPresent()) {
         judged++;
         right += Math.abs(found.get().strength() / rig.strength() - 1) < 0.12 ? 1 : 0;
+        // Between the highest mark that holds and the next; the road's own grip is nobody's to
+        // know.
+        double volts = FULL_V * (JudgedGain.truth(rig) + 0.25) / 10;
+        if (found.get().lockVolts().isPresent()) {
+          locks++;
+          near += Math.abs(found.get().lockVolts().getAsDouble() / volts - 1) < 0.2 ? 1 : 0;
+        }
       }
     }
     assertThat(judged).isGreaterThan(RIGS / 3);
     assertThat(right).as("of " + judged).isGreaterThanOrEqualTo(9 * judged / 10);
+    assertThat(locks).isGreaterThan(RIGS / 4);
+    assertThat(near).as("of " + locks).isGreaterThanOrEqualTo(8 * locks / 10);
   }
 
   /** z = 0.06·V − 0.1, one stop of five far off it: a firm stop's 0.408 is reached at 8.46 V. */

@@ -213,7 +213,7 @@ public final class JudgedGain {
     return rig.track.lever(rig.amps * gain / 10, SPEED);
   }
 
-  private static double truth(Drawn rig) {
+  static double truth(Drawn rig) {
     return IntStream.rangeClosed(1, 20)
                 .filter(k -> seen(rig, k / 2.0).locked())
                 .findFirst()

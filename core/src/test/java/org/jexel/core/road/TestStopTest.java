@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.util.OptionalDouble;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
@@ -94,5 +95,29 @@ class TestStopTest {
     assertThat(odd.middle()).isEqualTo(5);
     assertThat(new GainScale(2, 4, 2).middle()).isEqualTo(2);
     assertThatThrownBy(() -> new GainScale(-1, 4, 1)).hasMessageContaining("-1");
+  }
+
+  /** 2 m/s² on 5 000 kg less 670 N of drag, of 2 600 kg: z = 0.366, whatever distance was typed. */
+  @Test
+  void whatAnInstrumentToldGoesBeforeTheDistance() {
+    TestStop read =
+        new TestStop(
+            6,
+            TestStop.Way.LEVER,
+            40 / 3.6,
+            Surface.DRY_ASPHALT,
+            Outcome.FIRM,
+            100.0,
+            null,
+            2.0,
+            2400,
+            2600,
+            "",
+            Observed.NOTHING,
+            false,
+            Instant.EPOCH);
+    assertThat(read.gainStop().orElseThrow().share().orElseThrow())
+        .isCloseTo(0.366, within(0.0005));
+    assertThat(read.analysed().orElseThrow().deceleration()).isEqualTo(2);
   }
 }
