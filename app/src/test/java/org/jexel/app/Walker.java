@@ -76,7 +76,7 @@ public final class Walker {
     for (String card : List.of("kit", "wiring", "cable", "pull")) {
       paths.add(job + "/breakaway?card=" + card);
     }
-    for (String card : List.of("gate", "stop", "volts", "trial", "profiles")) {
+    for (String card : List.of("gate", "stop", "volts", "trace", "trial", "profiles")) {
       paths.add(job + "/road?card=" + card);
     }
     for (String card : List.of("finder", "helper", "tester", "meter", "supply.battery")) {

@@ -28,6 +28,9 @@ import org.springframework.test.web.servlet.MockMvc;
 /** No stored row, of whatever value or age, makes a page or a paper of a job fail. */
 @AppTest
 class AnyRowTest {
+  /** One for each kind of brakes; {@code ./bench fuzz} draws thousands. */
+  private static final int ROUNDS = 3;
+
   private static final String[] BRAKES = {"ELECTRIC", "NONE", "ELECTRIC_HYDRAULIC"};
 
   @Autowired private MockMvc mvc;
@@ -45,7 +48,7 @@ class AnyRowTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"0", "1.26", "8.5", "15.4", "24", "-12.6", "30"})
+  @ValueSource(strings = {"0", "8.5", "-12.6", "30"})
   void aBatteryOfAnyVoltsIsAFactThatEveryPageTakes(String volts) throws Exception {
     String ref = electrician.newJob("Battery " + volts, "ELECTRIC", "2");
     electrician.read(ref, "supply.battery", volts);
@@ -120,7 +123,7 @@ class AnyRowTest {
   @Test
   void figuresAtTheirLimitsInAnyCompanyAreTakenByEveryPage() throws Exception {
     Random dice = new Random(7);
-    for (int round = 0; round < 6; round++) {
+    for (int round = 0; round < ROUNDS; round++) {
       String brakes = BRAKES[round % BRAKES.length];
       String ref = electrician.newJob("Limits " + round, brakes, String.valueOf(1 + round % 3));
       for (RigField field : RigField.values()) {
