@@ -1,5 +1,7 @@
 /* Pages that are worked on where the server is not reached are kept in this browser. */
 const PAGES = "jexel-pages";
+const PARTS = "jexel-parts";
+const FRESH = "jexel.parts";
 const said = document.getElementById("kept");
 const card = () => {
   const job = window.location.pathname.match(/^\/jobs\/[^/]+/);
@@ -38,6 +40,26 @@ if (navigator.serviceWorker && navigator.serviceWorker.controller) {
   navigator.serviceWorker.controller.postMessage("as seen?");
 }
 
+/* What a page is made of is kept with it: all of it once in each tab, so that it is of this version. */
+const keepParts = async () => {
+  const cache = await caches.open(PARTS);
+  const kept = new Set((await cache.keys()).map((request) => request.url));
+  const used = performance
+    .getEntriesByType("resource")
+    .map((entry) => new URL(entry.name))
+    .filter((url) => url.origin === window.location.origin && /^\/(static|webjars)\//.test(url.pathname))
+    .map((url) => url.href);
+  const missing = used.filter((url) => !kept.has(url));
+  try {
+    const anew = sessionStorage.getItem(FRESH) ? missing : used;
+    await Promise.all([...new Set(anew)].map((url) => cache.add(url)));
+    sessionStorage.setItem(FRESH, "yes");
+  } catch (away) {
+    // Out of reach, what is kept already serves.
+    if (missing.length) throw away;
+  }
+};
+
 const begin = async () => {
   if (!("serviceWorker" in navigator)) {
     if (said)
@@ -47,6 +69,7 @@ const begin = async () => {
   }
   await navigator.serviceWorker.register("/worker.js");
   await navigator.serviceWorker.ready;
+  if (document.querySelector("[data-waits]")) await keepParts();
   if (!said) return;
   const pages = await caches.open(PAGES);
   if (!(await pages.match(card()))) await renewFirst(pages);

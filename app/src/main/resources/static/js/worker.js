@@ -22,16 +22,15 @@ const soon = (request) =>
 // By the address alone: a script asks with other heads than whoever kept it.
 const kept = async (name, request) => (await caches.open(name)).match(request, { ignoreVary: true });
 
-/* Beside the answer, which nobody is to wait for; a part that did not change is not kept anew. */
-const seen = new Map();
-const keep = (event, name, answer) => {
-  const { url } = event.request;
-  const changed = answer.headers.get("Last-Modified");
+/* Whether the last page came from the server: then its parts do as well, past this worker. */
+let reached = true;
+
+/* Beside the answer, which nobody is to wait for. */
+const keep = (event, answer) => {
   // The answer to a sign-in that ran out is another page, and is not kept as this one.
-  if (!answer.ok || answer.redirected || (changed && seen.get(url) === changed)) return;
-  seen.set(url, changed);
+  if (!answer.ok || answer.redirected) return;
   const copy = answer.clone();
-  event.waitUntil(caches.open(name).then((cache) => cache.put(event.request, copy)));
+  event.waitUntil(caches.open(PAGES).then((cache) => cache.put(event.request, copy)));
 };
 
 /* Pages that are shown as they were last seen say so: each asks for itself. */
@@ -41,24 +40,16 @@ self.addEventListener("message", (event) => {
   if (at) event.source.postMessage({ asSeen: at });
 });
 
-const part = async (event) => {
-  try {
-    const answer = await fetch(event.request);
-    keep(event, PARTS, answer);
-    return answer;
-  } catch (away) {
-    const before = await kept(PARTS, event.request);
-    if (before) return before;
-    throw away;
-  }
-};
+const part = async (request) => (await kept(PARTS, request)) || fetch(request);
 const page = async (event, path) => {
   const before = isKept(path) ? await kept(PAGES, event.request) : null;
   try {
     const answer = await (before ? soon(event.request) : fetch(event.request));
-    if (isKept(path)) keep(event, PAGES, answer);
+    reached = true;
+    if (isKept(path)) keep(event, answer);
     return answer;
   } catch (away) {
+    reached = false;
     if (before) asSeen.set(event.resultingClientId, before.headers.get("Date"));
     return before || kept(PARTS, AWAY);
   }
@@ -72,7 +63,7 @@ self.addEventListener("fetch", (event) => {
     // Whoever takes this phone next sees none of the pages; what waits stays, under its name.
     event.waitUntil(caches.delete(PAGES));
   } else if (request.method === "GET" && isPart(url.pathname)) {
-    event.respondWith(part(event));
+    if (!reached) event.respondWith(part(request));
   } else if (request.method === "GET" && request.mode === "navigate") {
     event.respondWith(page(event, url.pathname));
   }

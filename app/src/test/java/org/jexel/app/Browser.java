@@ -18,6 +18,7 @@ import org.openqa.selenium.Dimension;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -41,9 +42,13 @@ public final class Browser implements AutoCloseable {
   private final Path profile;
 
   public Browser(int port) {
+    this(port, Level.OFF);
+  }
+
+  private Browser(int port, Level requests) {
     base = "http://127.0.0.1:" + port;
     LoggingPreferences logs = new LoggingPreferences();
-    logs.enable(LogType.PERFORMANCE, Level.ALL);
+    logs.enable(LogType.PERFORMANCE, requests);
     logs.enable(LogType.BROWSER, Level.ALL);
     ChromeOptions options = new ChromeOptions();
     try {
@@ -72,6 +77,25 @@ public final class Browser implements AutoCloseable {
                 .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                 .build(),
             options);
+    size(1280, 800);
+  }
+
+  /** One that tells {@link #strangers()}, and is slower for it. */
+  static Browser watching(int port) {
+    return new Browser(port, Level.ALL);
+  }
+
+  /** As if it had just been started: starting one takes longer than most tests. */
+  void fresh() {
+    driver.executeCdpCommand(
+        "Storage.clearDataForOrigin", Map.of("origin", base, "storageTypes", "all"));
+    String before = driver.getWindowHandle();
+    driver.switchTo().newWindow(WindowType.TAB);
+    String now = driver.getWindowHandle();
+    driver.switchTo().window(before).close();
+    driver.switchTo().window(now);
+    driver.manage().deleteAllCookies();
+    complaints();
     size(1280, 800);
   }
 

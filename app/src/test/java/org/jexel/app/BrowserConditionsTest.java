@@ -3,25 +3,33 @@ package org.jexel.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.Keys;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** What a yard does to a browser: a slow line, and a phone with a sensor of its own. */
 @AppTest
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class BrowserConditionsTest {
   @LocalServerPort private int port;
 
   private Browser browser;
 
-  @BeforeEach
+  @BeforeAll
   void open() {
     browser = new Browser(port);
   }
 
-  @AfterEach
+  @BeforeEach
+  void afresh() {
+    browser.fresh();
+  }
+
+  @AfterAll
   void close() {
     browser.close();
   }

@@ -13,9 +13,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
@@ -24,19 +26,25 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** The interface as a person uses it: real pages, real database, real browser, no mouse. */
 @AppTest
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class BrowserTest {
   @LocalServerPort private int port;
 
   private Browser browser;
   private Yard yard;
 
-  @BeforeEach
+  @BeforeAll
   void open() {
-    browser = new Browser(port);
+    browser = Browser.watching(port);
     yard = new Yard(browser);
   }
 
-  @AfterEach
+  @BeforeEach
+  void afresh() {
+    browser.fresh();
+  }
+
+  @AfterAll
   void close() {
     browser.close();
   }

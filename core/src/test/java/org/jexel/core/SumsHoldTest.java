@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.breakaway.HoldingTime;
 import org.jexel.core.cab.Mounting;
@@ -54,7 +55,9 @@ class SumsHoldTest {
           .forEach(sums::add);
     }
     sums.add(HoldingTime.of(18_000, 7.5, 1.25).sum());
-    sums.addAll(Stop.leverOnly(Stop.fromDistance(11.11, 30), 2400, 2600, 150).sums());
+    sums.addAll(
+        Stop.leverOnly(Stop.fromDistance(11.11, 30), 2400, 2600, 11.11, new Drag(1.3, true))
+            .sums());
     sums.add(Stop.fromTime(11.11, 5.4));
     sums.add(Mounting.of(0.3, 0.1, 0, Mounting.Limits.UNSTATED).sum());
     return sums.stream().filter(SumsHoldTest::isArithmetic).distinct();

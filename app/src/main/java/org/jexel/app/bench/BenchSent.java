@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.JobFile;
-import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.Waited;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.PartOutput;
@@ -17,12 +16,10 @@ import org.springframework.web.bind.annotation.RestController;
 /** Readings that waited on a phone, sent to where the form would have sent them. */
 @RestController
 class BenchSent {
-  private final JobFiles files;
   private final BenchService bench;
   private final Waited waited;
 
-  BenchSent(JobFiles files, BenchService bench, Waited waited) {
-    this.files = files;
+  BenchSent(BenchService bench, Waited waited) {
     this.bench = bench;
     this.waited = waited;
   }
@@ -37,23 +34,19 @@ class BenchSent {
       @RequestParam String requestKey,
       @RequestParam long ago,
       Person person) {
-    return waited
-        .at(ago)
-        .map(
-            at ->
-                files.act(
-                    ref,
-                    person,
-                    file ->
-                        bench.waited(
-                            file,
-                            BenchController.check(file, id),
-                            PartOutput.typed(reading, output),
-                            Waited.units(file, units),
-                            at,
-                            requestKey,
-                            Reading.Source.TYPED)))
-        .orElseGet(Waited::tooLong);
+    return waited.take(
+        ref,
+        person,
+        ago,
+        (file, at) ->
+            bench.waited(
+                file,
+                BenchController.check(file, id),
+                PartOutput.typed(reading, output),
+                Waited.units(file, units),
+                at,
+                requestKey,
+                Reading.Source.TYPED));
   }
 
   /** Of a round each word by itself: what cannot be taken keeps the others from nothing. */
@@ -63,10 +56,7 @@ class BenchSent {
       @RequestParam Map<String, String> typed,
       @RequestParam long ago,
       Person person) {
-    return waited
-        .at(ago)
-        .map(at -> files.act(ref, person, file -> round(file, typed, at)))
-        .orElseGet(Waited::tooLong);
+    return waited.take(ref, person, ago, (file, at) -> round(file, typed, at));
   }
 
   private Waited.Told round(JobFile file, Map<String, String> typed, Instant at) {

@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.bench.BenchService;
@@ -34,7 +35,6 @@ import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.check.FaultyRig;
-import org.jexel.core.harness.Step;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -142,26 +142,23 @@ class DemoJobs {
     Job job = newJobs.start(rig.start(), key, person);
     String ref = job.ref();
     for (RigCards card : RigCards.values()) {
-      files.change(ref, person, file -> figures.take(card, file, typed(card, rig.figures())));
+      Map<String, String> typed = typed(card, rig.figures());
+      if (!typed.isEmpty()) {
+        files.change(ref, person, file -> figures.take(card, file, typed));
+      }
     }
-    int n = 0;
-    for (DemoRig.Item item : rig.load()) {
-      Map<String, String> typed = new LinkedHashMap<>();
-      typed.put("name", item.name());
-      typed.put("mass", String.valueOf(item.kg()));
-      typed.put("place", String.valueOf(item.x()));
-      String lineKey = key + "-load-" + n++;
-      files.change(ref, person, file -> loads.add(file, typed, lineKey));
-    }
+    files.change(ref, person, file -> load(file, rig.load(), key));
     Map<String, String> wanted = new HashMap<>();
     rig.wantedLamps().forEach(slot -> wanted.put(slot + ".state", "WANTED"));
     files.change(ref, person, file -> lamps.take(file, wanted));
     if (!rig.readings().isEmpty() && job.wish() != Wish.REPAIR) {
       // What is on the bench has been wired.
-      for (Step step : files.open(ref, person).work().harness().steps()) {
-        files.change(ref, person, file -> steps.tick(file, step.id(), true));
-      }
+      files.change(
+          ref,
+          person,
+          file -> file.work().harness().steps().forEach(step -> steps.tick(file, step.id(), true)));
     }
+    // One after the other: the battery's volts move what the others are expected to read.
     for (DemoRig.Read read : rig.readings()) {
       if (!read.check().equals(CheckSheet.BATTERY_AFTER)) {
         files.change(ref, person, file -> read(file, read, key));
@@ -170,9 +167,8 @@ class DemoJobs {
     if (!rig.hidden().isEmpty()) {
       meter.hide(job.id(), Fault.parse(rig.hidden()), person.id());
     }
-    for (String round : rig.rounds()) {
-      files.change(ref, person, file -> round(file, round, rig.hidden(), key));
-    }
+    files.change(
+        ref, person, file -> rig.rounds().forEach(round -> round(file, round, rig.hidden(), key)));
     for (DemoRig.Read read : rig.readings()) {
       // The battery is read last, when every wheel has been held.
       if (read.check().equals(CheckSheet.BATTERY_AFTER)) {
@@ -182,7 +178,7 @@ class DemoJobs {
     if (!rig.stops().isEmpty()) {
       files.change(ref, person, file -> gate.say(file, looked(file), key + "-gate"));
     }
-    n = 0;
+    int n = 0;
     for (DemoRig.Made made : rig.stops()) {
       Map<String, String> typed = new LinkedHashMap<>();
       typed.put("gain", String.valueOf(made.gain()));
@@ -200,6 +196,17 @@ class DemoJobs {
       files.change(ref, person, file -> road.settle(file, key + "-settled"));
     }
     return ref;
+  }
+
+  private void load(JobFile file, List<DemoRig.Item> items, String key) {
+    int n = 0;
+    for (DemoRig.Item item : items) {
+      Map<String, String> typed = new LinkedHashMap<>();
+      typed.put("name", item.name());
+      typed.put("mass", String.valueOf(item.kg()));
+      typed.put("place", String.valueOf(item.x()));
+      loads.add(file, typed, key + "-load-" + n++);
+    }
   }
 
   /** Everything is sound and warm, and what is to be watched is gone past. */

@@ -86,7 +86,7 @@ class HandoverController {
     model.put(
         "stopRows",
         file.record().stops().stream()
-            .map(s -> new StopRow(s, s.analysed().orElse(null)))
+            .map(s -> new StopRow(s, s.analysed(file.work().road().drag()).orElse(null)))
             .toList());
     model.put("profiles", file.work().road().told());
     model.put("breakaway", file.work().breakaway().told());

@@ -5,11 +5,16 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import org.jexel.core.braking.Train;
 import org.jexel.core.check.Check;
 import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Planner;
+import org.jexel.core.job.Progress;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Lamp;
@@ -32,9 +37,16 @@ class Plans implements Planner {
 
   private record Checked(Wired wired, OptionalDouble supply) {}
 
+  private record Stood(JobRecord record, UnitSystem units) {}
+
   private final Cache<Wired, Harness> harnesses =
       Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+  private final Cache<Wired, List<Train.Brake>> brakes =
+      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
   private final Cache<Checked, List<Check>> checks =
+      Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+  private final Cache<Stood, Progress> progress =
       Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
   /** Each holds the factored networks of a score of states: some megabytes. */
@@ -53,10 +65,20 @@ class Plans implements Planner {
   }
 
   @Override
+  public List<Train.Brake> brakes(Rig rig, List<WireSize> stock) {
+    return brakes.get(wired(rig, stock), key -> Planner.super.brakes(rig, stock));
+  }
+
+  @Override
   public Predictions predictions(Rig rig, List<WireSize> stock, OptionalDouble supply) {
     return predictions.get(
         new Checked(wired(rig, stock), supply),
         key -> Planner.super.predictions(rig, stock, supply));
+  }
+
+  @Override
+  public Progress progress(JobRecord record, UnitSystem units, Supplier<Progress> anew) {
+    return progress.get(new Stood(record, units), key -> anew.get());
   }
 
   private static Wired wired(Rig rig, List<WireSize> stock) {

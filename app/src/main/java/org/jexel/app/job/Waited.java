@@ -3,7 +3,8 @@ package org.jexel.app.job;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Optional;
+import java.util.function.BiFunction;
+import org.jexel.app.security.Person;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.quantity.UnitSystem;
 import org.springframework.stereotype.Component;
@@ -17,9 +18,11 @@ public class Waited {
   /** What waited longer is typed by hand, by somebody who still knows. */
   private static final Duration LONGEST = Duration.ofDays(60);
 
+  private final JobFiles files;
   private final Clock clock;
 
-  Waited(Clock clock) {
+  Waited(JobFiles files, Clock clock) {
+    this.files = files;
     this.clock = clock;
   }
 
@@ -38,20 +41,16 @@ public class Waited {
   }
 
   /**
-   * When it was done.
+   * Takes it into a job as of when it was done, unless that is no time at which it can have been.
    *
    * @param ago ms
-   * @return empty if that is no time at which it can have been
    */
-  public Optional<Instant> at(long ago) {
-    return ago < 0 || ago > LONGEST.toMillis()
-        ? Optional.empty()
-        : Optional.of(clock.instant().minusMillis(ago));
-  }
-
-  /** Why {@link #at} knows no time. */
-  public static Told tooLong() {
-    return Told.not("It waited for more than 60 days. Type it again, if you still know it.");
+  public Told take(String ref, Person person, long ago, BiFunction<JobFile, Instant, Told> act) {
+    if (ago < 0 || ago > LONGEST.toMillis()) {
+      return Told.not("It waited for more than 60 days. Type it again, if you still know it.");
+    }
+    Instant at = clock.instant().minusMillis(ago);
+    return files.act(ref, person, file -> act.apply(file, at));
   }
 
   /** The units in which it was typed, which may have been changed since. */

@@ -29,6 +29,7 @@ final class GateCard {
   /** Every field that the card may have. */
   static List<String> fields(Gate gate) {
     List<String> fields = new ArrayList<>(List.of(GateService.WARMED, GateService.LOOKED));
+    fields.addAll(GateService.COAST);
     for (Gate.Line line : gate.lines()) {
       fields.add(line.id());
       fields.add(GateService.why(line));

@@ -8,8 +8,12 @@ import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.RigField;
 import org.jexel.core.road.Assist;
+import org.jexel.core.road.CoastDown;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Said;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +29,15 @@ public class GateService {
 
   /** The field of what was found when somebody looked for the fault. */
   static final String LOOKED = "looked";
+
+  /** The fields of a coast-down: from and to which speed, in which time. */
+  static final List<String> COAST = List.of("coastFrom", "coastTo", "coastSeconds");
+
+  /** m/s. */
+  private static final double FASTEST = 36;
+
+  /** s. */
+  private static final double LONGEST = 300;
 
   private static final int MOST_TIMES = 60;
   private static final int LETTERS = 200;
@@ -69,6 +82,7 @@ public class GateService {
       }
     }
     warmed(fields, words);
+    coasted(file, fields, words);
     String looked = fields.atMost(LOOKED, LETTERS);
     if (!looked.isEmpty() && looked.length() < SHORTEST) {
       fields.problem(LOOKED, "Write what was looked at, and what was found.");
@@ -90,6 +104,40 @@ public class GateService {
       }
     } else {
       fields.problem(WARMED, "How many, such as 5; at most " + MOST_TIMES + ".");
+    }
+  }
+
+  private static void coasted(JobFile file, TypedFields fields, List<Word> words) {
+    if (COAST.stream().allMatch(field -> fields.text(field).isEmpty())) {
+      return;
+    }
+    Double from = fields.within(COAST.get(0), Measure.SPEED, CoastDown.LEAST_FALL, FASTEST);
+    Double to = fields.within(COAST.get(1), Measure.SPEED, 0, FASTEST);
+    Double seconds = fields.within(COAST.get(2), Measure.SECONDS, 1, LONGEST);
+    if (from == null || to == null || seconds == null || !fields.sound()) {
+      return;
+    }
+    CoastDown coast =
+        new CoastDown(
+            from,
+            to,
+            seconds,
+            file.rig().sheet().si(RigField.KERB_MASS),
+            file.work().rig().load().mass());
+    if (from - to < CoastDown.LEAST_FALL) {
+      fields.problem(
+          COAST.get(1),
+          Phrase.of(
+              "Let it roll until it is slower by %s or more.",
+              Measure.SPEED.text(CoastDown.LEAST_FALL, file.units())));
+    } else if (coast.drag().isEmpty()) {
+      fields.problem(
+          COAST.get(2),
+          "No rig rolls so: level road, out of gear, no brake. If it holds back so hard, feel the hubs first.");
+    } else {
+      words.add(
+          new Word(
+              Said.What.COAST, "", coast.drags() ? Verdict.WATCH : Verdict.HOLDS, coast.text(), 0));
     }
   }
 

@@ -53,22 +53,18 @@ class RoadActs {
       @RequestParam(defaultValue = "") String units,
       @RequestParam long ago,
       Person person) {
-    return waited
-        .at(ago)
-        .map(
-            at ->
-                files.act(
-                    ref,
-                    person,
-                    file ->
-                        road.waited(
-                            file,
-                            StopCard.fields(file, posted),
-                            Waited.units(file, units),
-                            at,
-                            corrects,
-                            requestKey)))
-        .orElseGet(Waited::tooLong);
+    return waited.take(
+        ref,
+        person,
+        ago,
+        (file, at) ->
+            road.waited(
+                file,
+                StopCard.fields(file, posted),
+                Waited.units(file, units),
+                at,
+                corrects,
+                requestKey));
   }
 
   @PostMapping("/jobs/{ref}/road/draft")

@@ -11,6 +11,7 @@ import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.SumApi;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Control;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.StopRun;
 import org.jexel.core.braking.Surface;
@@ -138,7 +139,7 @@ class RoadApi extends SumApi {
     List<GainStop> evidence =
         stops.stream()
             .filter(stop -> stop.surface() == surface)
-            .flatMap(stop -> stop.gainStop().stream())
+            .flatMap(stop -> stop.gainStop(Drag.USUAL).stream())
             .toList();
     return answer(GainFinder.advise(scale, BrakeCurve.of(train, scale), surface, evidence));
   }

@@ -11,12 +11,14 @@ import org.jexel.app.job.StationPages;
 import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.security.Person;
 import org.jexel.core.braking.Control;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.care.WheelNuts;
 import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.road.Assist;
 import org.jexel.core.road.GainAdvice;
@@ -75,12 +77,28 @@ class RoadController {
   /**
    * A stop with what it tells.
    *
-   * @param told null when neither distance nor time was taken
+   * @param told null when nothing was measured
+   * @param cut of the trace that it was measured from; null for none
    */
-  record StopRow(long id, String who, TestStop stop, @Nullable Stop told) {
-    private static StopRow of(StopLine line) {
+  record StopRow(long id, String who, TestStop stop, @Nullable Stop told, @Nullable TraceCut cut) {
+    private static StopRow of(StopLine line, Drag drag) {
       TestStop stop = line.stop();
-      return new StopRow(line.id(), line.person().name(), stop, stop.analysed().orElse(null));
+      return new StopRow(
+          line.id(),
+          line.person().name(),
+          stop,
+          stop.analysed(drag).orElse(null),
+          line.cut().orElse(null));
+    }
+
+    /** What was taken of it: the figure that counts. */
+    public String measured(UnitSystem units) {
+      if (stop.deceleration() != null) {
+        return Measure.DECELERATION.text(stop.deceleration(), units);
+      } else if (stop.distance() != null) {
+        return Measure.DISTANCE.text(stop.distance(), units);
+      }
+      return stop.seconds() == null ? "–" : Measure.SECONDS.text(stop.seconds(), units);
     }
   }
 
@@ -109,7 +127,7 @@ class RoadController {
         BeliefDrawing.draw(
             file.work().road().advice(),
             file.work().road().course().stream()
-                .flatMap(stop -> stop.gainStop().stream())
+                .flatMap(stop -> stop.gainStop(file.work().road().drag()).stream())
                 .toList()));
     view.put("scale", file.work().road().scale());
     view.put("setting", file.work().road().settledHere().orElse(null));
@@ -123,9 +141,15 @@ class RoadController {
     view.put("feels", Observed.Feel.values());
     view.put("wheels", StopCard.wheels(file));
     GateCard.show(file, gate, view);
+    view.put("drag", file.work().road().drag());
+    view.put("coast", file.work().road().coastDown().orElse(null));
     view.put("surface", file.work().road().surface().orElse(null));
     view.put("heading", heading(file));
-    view.put("stops", RoadRows.of(file).stops().stream().map(StopRow::of).toList());
+    view.put(
+        "stops",
+        RoadRows.of(file).stops().stream()
+            .map(line -> StopRow.of(line, file.work().road().drag()))
+            .toList());
     view.put("surfaces", Surface.values());
     view.put("outcomes", Outcome.values());
     view.put("ways", TestStop.Way.values());

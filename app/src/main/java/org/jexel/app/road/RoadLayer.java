@@ -128,7 +128,7 @@ final class RoadLayer {
       return;
     }
     TestStop last = stops.get(stops.size() - 1);
-    Stop told = last.analysed().orElse(null);
+    Stop told = last.analysed(file.work().road().drag()).orElse(null);
     double axle = sheet.si(RigField.AXLE_CENTRE);
     if (told != null && !Double.isNaN(told.trailerForce())) {
       force(axle, told.trailerForce(), "F");

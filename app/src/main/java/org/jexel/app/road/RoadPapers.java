@@ -13,6 +13,7 @@ import org.jexel.app.security.Person;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
+import org.jexel.core.road.RoadCard;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -64,7 +65,10 @@ class RoadPapers {
     model.put("surface", file.work().road().courseSurface().label());
     model.put("trailer", Measure.MASS.text(file.work().rig().load().mass(), file.units()));
     if (file.rig().hasElectricBrakes()) {
-      model.put("card", file.work().road().card());
+      RoadCard card = file.work().road().card();
+      double first = card.rows().get(0).advice().gain();
+      model.put("card", card);
+      model.put("firstGain", Double.isNaN(first) ? "" : Measure.GAIN.number(first, file.units()));
     }
     return model;
   }

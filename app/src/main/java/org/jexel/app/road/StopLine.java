@@ -19,6 +19,7 @@ import java.util.Set;
 import org.hibernate.annotations.Immutable;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
@@ -171,7 +172,7 @@ public class StopLine {
    * @throws RuntimeException if it holds what is none
    */
   void digest() {
-    stop().analysed();
+    stop().analysed(Drag.USUAL);
   }
 
   public Long id() {

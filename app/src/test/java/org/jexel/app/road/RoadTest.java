@@ -58,6 +58,22 @@ class RoadTest {
     electrician.post("/jobs/" + ref + "/road/gate", fields);
   }
 
+  /** All is sound, and what is to be watched is gone past; nothing is warm. */
+  private void lookedRound(String ref) throws Exception {
+    say(
+        ref,
+        "TYRES",
+        "HOLDS",
+        "NUTS",
+        "HOLDS",
+        "PLACE",
+        "HOLDS",
+        "why.load",
+        "known to all",
+        "why.breakaway",
+        "known to all");
+  }
+
   private void stop(String ref, String... pairs) throws Exception {
     Map<String, String> fields =
         new HashMap<>(
@@ -117,18 +133,7 @@ class RoadTest {
     stop(ref);
     assertThat(page(ref, "stop")).doesNotContain("not warm yet");
     String cold = proved();
-    say(
-        cold,
-        "TYRES",
-        "HOLDS",
-        "NUTS",
-        "HOLDS",
-        "PLACE",
-        "HOLDS",
-        "why.load",
-        "known to all",
-        "why.breakaway",
-        "known to all");
+    lookedRound(cold);
     assertThat(page(cold, "stop")).contains("The linings are not warm yet");
     stop(cold);
     assertThat(page(cold, "stop")).contains("dry asphalt, not warm yet");
@@ -237,18 +242,7 @@ class RoadTest {
   @Test
   void aCorrectedStopStaysAsColdAsItWas() throws Exception {
     String ref = proved();
-    say(
-        ref,
-        "TYRES",
-        "HOLDS",
-        "NUTS",
-        "HOLDS",
-        "PLACE",
-        "HOLDS",
-        "why.load",
-        "known to all",
-        "why.breakaway",
-        "known to all");
+    lookedRound(ref);
     stop(ref);
     StopLine cold = stops.ofJob(id(ref)).get(0);
     say(ref, "warmed", "20");
@@ -316,6 +310,27 @@ class RoadTest {
     assertThat(page(ref, "trial&gain=4").replaceAll("(?s).*Greatest push(.{400}).*", "$1"))
         .as("a controller that gives less leaves more push")
         .isNotEqualTo(before);
+    assertThat(electrician.page("/jobs/" + ref + "/harness?card=circuits"))
+        .contains("The brakes by gain", "3.30 V");
+    assertThat(electrician.page("/jobs/" + electrician.newJob("Other", "NONE", "1") + "/harness"))
+        .doesNotContain("The brakes by gain");
+  }
+
+  /** 50 to 35 km/h: what the usual figures take is taken off each stop until it was let roll. */
+  @Test
+  void aCoastDownTellsWhatRollingAndAirTake() throws Exception {
+    String ref = ready();
+    stop(ref, "distance", "30");
+    assertThat(page(ref, "stop")).contains("rolling and air, assumed, N");
+    say(ref, "coastFrom", "50", "coastTo", "48", "coastSeconds", "9");
+    assertThat(page(ref, "gate")).contains("Let it roll until it is slower by", "value=\"48\"");
+    say(ref, "coastFrom", "50", "coastTo", "35", "coastSeconds", "2");
+    assertThat(page(ref, "gate")).contains("No rig rolls so");
+    assertThat(page(ref, "stop")).contains("rolling and air, assumed, N");
+    say(ref, "coastFrom", "50", "coastTo", "35", "coastSeconds", "9");
+    assertThat(page(ref, "gate")).contains("Feel each hub for heat");
+    assertThat(page(ref, "stop"))
+        .contains("rolling and air, by the coast-down, N", "% of the usual");
   }
 
   /** Row 1 is what the station says, and what it leads to is on the sheet. */

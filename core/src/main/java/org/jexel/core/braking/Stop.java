@@ -69,12 +69,15 @@ public record Stop(double deceleration, double trailerForce, double share, List<
    * @param a from {@link #fromDistance} or {@link #fromTime}
    * @param vehicleMass kg
    * @param trailerMass kg
-   * @param drag rolling and air drag of the whole rig, N
+   * @param speed at the start, m/s
+   * @param drag what rolling and air take of this rig
    */
-  public static Stop leverOnly(Sum a, double vehicleMass, double trailerMass, double drag) {
+  public static Stop leverOnly(
+      Sum a, double vehicleMass, double trailerMass, double speed, Drag drag) {
     positive("vehicle mass", vehicleMass);
     positive("trailer mass", trailerMass);
-    double force = a.si() * (vehicleMass + trailerMass) - drag;
+    double dragged = drag.ofStop(vehicleMass, trailerMass, speed);
+    double force = a.si() * (vehicleMass + trailerMass) - dragged;
     double share = force / (trailerMass * G);
     Term trailer = Term.computed("m_t", "trailer with load, kg", trailerMass, Measure.COUNT);
     return new Stop(
@@ -90,7 +93,13 @@ public record Stop(double deceleration, double trailerForce, double share, List<
                     Term.computed("a", "deceleration", a.si(), Measure.FINE),
                     Term.computed("m_v", "tow vehicle, kg", vehicleMass, Measure.COUNT),
                     trailer,
-                    Term.computed("F_d", "rolling and air, assumed, N", drag, Measure.COUNT)),
+                    Term.computed(
+                        "F_d",
+                        drag.measured()
+                            ? "rolling and air, by the coast-down, N"
+                            : "rolling and air, assumed, N",
+                        dragged,
+                        Measure.COUNT)),
                 force,
                 Measure.FORCE),
             new Sum(

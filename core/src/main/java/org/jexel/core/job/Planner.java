@@ -2,16 +2,20 @@ package org.jexel.core.job;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import org.jexel.core.braking.Train;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
+import org.jexel.core.road.RigTrain;
 
 /**
- * The three computations that are worth remembering. They depend on their arguments alone, so that
+ * The computations that are worth remembering. They depend on their arguments alone, so that
  * whoever remembers them may hand the same result to many threads.
  */
 public interface Planner {
@@ -30,6 +34,20 @@ public interface Planner {
    */
   default List<Check> checks(Rig rig, List<WireSize> stock, OptionalDouble supply) {
     return CheckSheet.of(rig, harness(rig, stock), supply);
+  }
+
+  /** What its brakes draw over the controller's output, as rated. */
+  default List<Train.Brake> brakes(Rig rig, List<WireSize> stock) {
+    return RigTrain.brakes(rig, harness(rig, stock));
+  }
+
+  /**
+   * How a job stands, with everything that its stations say worked out.
+   *
+   * @param anew works it out from this record for somebody with these units
+   */
+  default Progress progress(JobRecord record, UnitSystem units, Supplier<Progress> anew) {
+    return anew.get();
   }
 
   /** What every fault of this rig would make every check read. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.jexel.core.braking.Control;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.braking.Train;
 import org.jexel.core.check.PartOutput;
@@ -17,8 +18,10 @@ import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.jexel.core.rig.Wish;
 import org.jexel.core.road.Assist;
+import org.jexel.core.road.AtTheMagnets;
 import org.jexel.core.road.BrakeCurve;
 import org.jexel.core.road.Calibration;
+import org.jexel.core.road.CoastDown;
 import org.jexel.core.road.EvenSearch;
 import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.GainFinder;
@@ -41,6 +44,7 @@ public final class RoadWork {
   private final JobRecord record;
   private final RigWork rig;
   private final BenchWork bench;
+  private final Once<Harness> plan;
   private final Once<Gate> gate;
   private final Once<GainAdvice> advice;
   private final Once<Train> train;
@@ -48,10 +52,16 @@ public final class RoadWork {
   private final Once<Optional<Calibration>> calibration;
 
   RoadWork(
-      JobRecord record, Once<Harness> plan, RigWork rig, BenchWork bench, BreakawayWork breakaway) {
+      JobRecord record,
+      Once<Harness> plan,
+      Once<List<Train.Brake>> brakes,
+      RigWork rig,
+      BenchWork bench,
+      BreakawayWork breakaway) {
     this.record = record;
     this.rig = rig;
     this.bench = bench;
+    this.plan = plan;
     this.gate =
         new Once<>(
             () ->
@@ -62,7 +72,7 @@ public final class RoadWork {
                     Verdict.ofAll(rig.ratings().stream().map(RatingCheck::verdict).toList()),
                     record.said(),
                     record.day()));
-    this.train = new Once<>(() -> RigTrain.of(record.rig(), plan.get(), rig.load()));
+    this.train = new Once<>(() -> RigTrain.of(record.rig(), brakes.get(), rig.load()));
     this.scale = new Once<>(this::scaled);
     this.advice = new Once<>(this::advised);
     this.calibration =
@@ -86,7 +96,20 @@ public final class RoadWork {
   }
 
   private List<GainStop> evidence() {
-    return course().stream().flatMap(stop -> stop.gainStop().stream()).toList();
+    return course().stream().flatMap(stop -> stop.gainStop(drag()).stream()).toList();
+  }
+
+  /** What rolling and air take, by the newest coast-down; the usual figure while there is none. */
+  public Drag drag() {
+    return coastDown().flatMap(CoastDown::drag).orElse(Drag.USUAL);
+  }
+
+  /** The newest coast-down; empty while there is none. */
+  public Optional<CoastDown> coastDown() {
+    return record.said().stream()
+        .filter(said -> said.what() == Said.What.COAST)
+        .max(Comparator.comparing(Said::at))
+        .flatMap(said -> CoastDown.parse(said.words()));
   }
 
   /** Of the stops that the search goes by, or of the first one. */
@@ -193,6 +216,11 @@ public final class RoadWork {
                     .flatMap(model -> model.curve().stream())
                     .map(point -> new VoltsByGain.Reading(point.gain(), point.volts()))
                     .toList());
+  }
+
+  /** What the harness leaves of them at the magnets; empty while no curve is known. */
+  public List<AtTheMagnets> atTheMagnets() {
+    return AtTheMagnets.of(record.rig(), plan.get(), fullVolts(), curve());
   }
 
   /** What was read of volts by gain in this job; empty while it is too little for a line. */

@@ -2,6 +2,8 @@ package org.jexel.core.job;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
+import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.UnitSystem;
 
@@ -34,8 +36,10 @@ public final class Work {
     this.harness = new HarnessWork(record, plan, bench, units);
     this.cab = new CabWork(record, plan);
     this.breakaway = new BreakawayWork(record, plan, rig, bench, units);
-    this.road = new RoadWork(record, plan, rig, bench, breakaway);
-    this.progress = new Once<>(() -> Progress.of(this));
+    Once<List<Train.Brake>> brakes =
+        new Once<>(() -> planner.brakes(record.rig(), record.shop().stock()));
+    this.road = new RoadWork(record, plan, brakes, rig, bench, breakaway);
+    this.progress = new Once<>(() -> planner.progress(record, units, this::workedOut));
   }
 
   /** As it stood at an earlier moment, which was that day where the workshop is. */
@@ -78,16 +82,22 @@ public final class Work {
   }
 
   /**
-   * Works out everything that the stations say, so that a record that does not go together shows.
+   * Works out everything that the stations say, so that a record that does not go together shows;
+   * one that did before does again.
    *
    * @throws RuntimeException if it does not
    */
   public void digest() {
     progress();
+  }
+
+  private Progress workedOut() {
+    Progress told = Progress.of(this);
     road.advice();
     road.gate();
     road.profiles();
     road.even();
     breakaway.load();
+    return told;
   }
 }

@@ -33,6 +33,19 @@ public final class RigSheet {
     this.catalog = catalog;
   }
 
+  /** Two sheets of the same entries tell the same figures. */
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof RigSheet sheet
+        && catalog == sheet.catalog
+        && entries.equals(sheet.entries);
+  }
+
+  @Override
+  public int hashCode() {
+    return entries.hashCode();
+  }
+
   /**
    * Whether an entry can stand in its field.
    *

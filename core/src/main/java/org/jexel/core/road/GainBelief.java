@@ -27,6 +27,9 @@ final class GainBelief {
   /** A mark's blur, marks. */
   private static final double BLUR = 0.5;
 
+  /** Deviations. */
+  private static final double FAR = 7;
+
   private static final double WRONG = 0.05;
 
   /** Of an unlocked stop within a mark below the lock, as often told as on the verge as not. */
@@ -55,11 +58,19 @@ final class GainBelief {
       if (passed[place] == null) {
         double[] row = new double[locksAt.length];
         for (int i = 0; i < row.length; i++) {
-          row[i] = Erf.erfc((locksAt[i] - place) / (BLUR * Math.sqrt(2))) / 2;
+          row[i] = passed((place - locksAt[i]) / BLUR);
         }
         passed[place] = row;
       }
       return passed[place][cell];
+    }
+
+    /** Φ; what lies beyond seven deviations, 1e-12, is none of it. */
+    private static double passed(double deviations) {
+      if (Math.abs(deviations) > FAR) {
+        return deviations > 0 ? 1 : 0;
+      }
+      return Erf.erfc(-deviations / Math.sqrt(2)) / 2;
     }
 
     private double chance(Outcome outcome, int place, int cell) {

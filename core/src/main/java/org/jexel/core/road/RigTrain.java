@@ -44,13 +44,25 @@ public final class RigTrain {
   private RigTrain() {}
 
   public static Train of(Rig rig, Harness harness, LoadSheet load) {
+    return of(rig, brakes(rig, harness), load);
+  }
+
+  /**
+   * @param brakes of {@link #brakes}
+   */
+  public static Train of(Rig rig, List<Train.Brake> brakes, LoadSheet load) {
     return new Train(
         rig.sheet().si(RigField.KERB_MASS),
         load.mass(),
         load.axleGroup(),
         rig.sheet().si(RigField.AXLE_CENTRE),
         2 * rig.axleCount(),
-        rig.hasMagnets() ? magnets(rig, harness) : hydraulic(rig));
+        brakes);
+  }
+
+  /** Its brakes as rated, whatever it carries. */
+  public static List<Train.Brake> brakes(Rig rig, Harness harness) {
+    return rig.hasMagnets() ? magnets(rig, harness) : hydraulic(rig);
   }
 
   /**

@@ -37,6 +37,8 @@ public record Said(
     LOOKED("Looked for the fault"),
     /** A level of start-up assist was tried, and how it felt was said. */
     ASSIST("Start-up assist"),
+    /** The rig was let roll, with nothing braked. */
+    COAST("Coast-down"),
     /** Somebody goes past a line of the gate that is to be watched. */
     PASSED("Gone past");
 

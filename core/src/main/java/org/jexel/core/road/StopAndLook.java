@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -106,8 +107,9 @@ public record StopAndLook(String reason, boolean pulls) {
     return share(now) < FADED * was;
   }
 
+  /** Held against another of the same rig, so the usual drag serves. */
   private static double share(TestStop stop) {
-    return stop.gainStop().map(s -> s.share().orElse(Double.NaN)).orElse(Double.NaN);
+    return stop.gainStop(Drag.USUAL).map(s -> s.share().orElse(Double.NaN)).orElse(Double.NaN);
   }
 
   private static String gain(TestStop stop) {

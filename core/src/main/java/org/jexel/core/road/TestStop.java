@@ -115,9 +115,9 @@ public record TestStop(
   }
 
   /** What it says about the gain; only a stop at full lever says anything. */
-  public Optional<GainStop> gainStop() {
+  public Optional<GainStop> gainStop(Drag drag) {
     return way == Way.LEVER
-        ? Optional.of(new GainStop(gain, outcome, share(), cold))
+        ? Optional.of(new GainStop(gain, outcome, share(drag), cold))
         : Optional.empty();
   }
 
@@ -125,26 +125,26 @@ public record TestStop(
    * The share of its own weight that the trailer braked with, once its brakes had come on; empty
    * where it was not measured, or says more than tyres give.
    */
-  private OptionalDouble share() {
+  private OptionalDouble share(Drag drag) {
     double onset = StopRun.LAG_S;
     if (deceleration != null) {
-      return share(Stop.read(deceleration));
+      return share(Stop.read(deceleration), drag);
     }
     if (distance != null && distance > speed * onset) {
-      return share(Stop.fromDistance(speed, distance - speed * onset));
+      return share(Stop.fromDistance(speed, distance - speed * onset), drag);
     } else if (distance == null && seconds != null && seconds > onset) {
-      return share(Stop.fromTime(speed, seconds - onset));
+      return share(Stop.fromTime(speed, seconds - onset), drag);
     }
     return OptionalDouble.empty();
   }
 
-  private OptionalDouble share(Sum deceleration) {
-    Stop told = Stop.leverOnly(deceleration, vehicleMass, trailerMass, drag());
+  private OptionalDouble share(Sum deceleration, Drag drag) {
+    Stop told = lever(deceleration, drag);
     return told.doubtful() ? OptionalDouble.empty() : OptionalDouble.of(told.share());
   }
 
-  private double drag() {
-    return Drag.ofStop(vehicleMass, trailerMass, speed);
+  private Stop lever(Sum deceleration, Drag drag) {
+    return Stop.leverOnly(deceleration, vehicleMass, trailerMass, speed, drag);
   }
 
   /**
@@ -152,7 +152,7 @@ public record TestStop(
    *
    * @throws IllegalArgumentException if speed, distance, time or a mass is not above zero
    */
-  public Optional<Stop> analysed() {
+  public Optional<Stop> analysed(Drag drag) {
     Sum a;
     if (deceleration != null) {
       a = Stop.read(deceleration);
@@ -163,7 +163,6 @@ public record TestStop(
     } else {
       return Optional.empty();
     }
-    return Optional.of(
-        way == Way.LEVER ? Stop.leverOnly(a, vehicleMass, trailerMass, drag()) : Stop.withPedal(a));
+    return Optional.of(way == Way.LEVER ? lever(a, drag) : Stop.withPedal(a));
   }
 }

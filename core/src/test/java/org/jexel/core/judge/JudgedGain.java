@@ -6,6 +6,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jexel.core.Rigs;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
@@ -242,7 +243,7 @@ public final class JudgedGain {
             rig.track.vehicle(),
             rig.trailer,
             "")
-        .gainStop()
+        .gainStop(Drag.USUAL)
         .orElseThrow();
   }
 

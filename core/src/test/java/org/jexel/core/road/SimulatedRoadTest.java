@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.braking.Train;
 import org.jexel.core.rig.ControllerKind;
@@ -126,6 +127,6 @@ class SimulatedRoadTest {
         HALVES,
         BrakeCurve.of(TRAIN, HALVES),
         Surface.DRY_ASPHALT,
-        stops.stream().flatMap(stop -> stop.gainStop().stream()).toList());
+        stops.stream().flatMap(stop -> stop.gainStop(Drag.USUAL).stream()).toList());
   }
 }

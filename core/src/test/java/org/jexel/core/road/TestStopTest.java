@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.util.OptionalDouble;
+import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Stop;
 import org.jexel.core.braking.Surface;
 import org.jspecify.annotations.Nullable;
@@ -44,7 +45,7 @@ class TestStopTest {
             2400,
             2600,
             "")
-        .gainStop()
+        .gainStop(Drag.USUAL)
         .orElseThrow()
         .share();
   }
@@ -55,7 +56,7 @@ class TestStopTest {
    */
   @Test
   void aLeverStopOverADistanceTellsForceAndShare() {
-    Stop told = stop(TestStop.Way.LEVER, 30.0, null).analysed().orElseThrow();
+    Stop told = stop(TestStop.Way.LEVER, 30.0, null).analysed(Drag.USUAL).orElseThrow();
     assertThat(told.deceleration()).isCloseTo(2.058, within(0.001));
     assertThat(told.trailerForce()).isCloseTo(9_618, within(1.0));
     assertThat(told.share()).isCloseTo(0.3772, within(0.0001));
@@ -63,19 +64,21 @@ class TestStopTest {
 
   @Test
   void aDistanceGoesBeforeATimeAndATimeIsEnough() {
-    double byTime = stop(TestStop.Way.LEVER, null, 5.0).analysed().orElseThrow().deceleration();
+    double byTime =
+        stop(TestStop.Way.LEVER, null, 5.0).analysed(Drag.USUAL).orElseThrow().deceleration();
     assertThat(byTime).isCloseTo(2.222, within(0.001));
-    assertThat(stop(TestStop.Way.LEVER, 30.0, 5.0).analysed().orElseThrow().deceleration())
+    assertThat(
+            stop(TestStop.Way.LEVER, 30.0, 5.0).analysed(Drag.USUAL).orElseThrow().deceleration())
         .isCloseTo(2.058, within(0.001));
-    assertThat(stop(TestStop.Way.LEVER, null, null).analysed()).isEmpty();
+    assertThat(stop(TestStop.Way.LEVER, null, null).analysed(Drag.USUAL)).isEmpty();
   }
 
   @Test
   void aPedalStopTellsNoForceAndSaysNothingOfTheGain() {
     TestStop pedal = stop(TestStop.Way.PEDAL, 30.0, null);
-    assertThat(pedal.analysed().orElseThrow().trailerForce()).isNaN();
-    assertThat(pedal.gainStop()).isEmpty();
-    assertThat(stop(TestStop.Way.LEVER, null, null).gainStop())
+    assertThat(pedal.analysed(Drag.USUAL).orElseThrow().trailerForce()).isNaN();
+    assertThat(pedal.gainStop(Drag.USUAL)).isEmpty();
+    assertThat(stop(TestStop.Way.LEVER, null, null).gainStop(Drag.USUAL))
         .contains(new GainStop(6, Outcome.FIRM));
   }
 
@@ -116,8 +119,8 @@ class TestStopTest {
             Observed.NOTHING,
             false,
             Instant.EPOCH);
-    assertThat(read.gainStop().orElseThrow().share().orElseThrow())
+    assertThat(read.gainStop(Drag.USUAL).orElseThrow().share().orElseThrow())
         .isCloseTo(0.366, within(0.0005));
-    assertThat(read.analysed().orElseThrow().deceleration()).isEqualTo(2);
+    assertThat(read.analysed(Drag.USUAL).orElseThrow().deceleration()).isEqualTo(2);
   }
 }
