@@ -311,7 +311,8 @@ class RoadTest {
         .as("a controller that gives less leaves more push")
         .isNotEqualTo(before);
     assertThat(electrician.page("/jobs/" + ref + "/harness?card=circuits"))
-        .contains("The brakes by gain", "3.30 V");
+        .contains("The brakes by gain", "3.30 V", "as read in this job with the brakes joined")
+        .doesNotContain("nobody read it on this rig yet");
     assertThat(electrician.page("/jobs/" + electrician.newJob("Other", "NONE", "1") + "/harness"))
         .doesNotContain("The brakes by gain");
   }

@@ -67,6 +67,13 @@ final class Drive {
 
   /** What an accelerometer shows that lies anyhow, shaken, with gravity in it. */
   double[][] axes(Random dice, double shaken, double unit) {
+    return axes(dice, shaken, 2, unit);
+  }
+
+  /**
+   * @param bumps how much more it is shaken up and down
+   */
+  double[][] axes(Random dice, double shaken, double bumps, double unit) {
     double[][] turned = turned(dice);
     double[][] axes = new double[3][seconds.length];
     for (int i = 0; i < seconds.length; i++) {
@@ -75,7 +82,7 @@ final class Drive {
       double[] real = {
         -forward[i] + shakes * dice.nextGaussian(),
         shakes * dice.nextGaussian(),
-        GRAVITY + 2 * shakes * dice.nextGaussian()
+        GRAVITY + bumps * shakes * dice.nextGaussian()
       };
       for (int axis = 0; axis < 3; axis++) {
         for (int j = 0; j < 3; j++) {

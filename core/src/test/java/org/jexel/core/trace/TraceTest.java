@@ -45,6 +45,16 @@ class TraceTest {
     found(trace, drive, 5);
   }
 
+  /** On washboard it goes up and down by more than it brakes: that is no way along the road. */
+  @Property(tries = 20)
+  void whatShakesUpAndDownIsNotTheRoad(@ForAll long seed) {
+    Drive drive = new Drive(50, 12, 3, 2.5);
+    found(
+        Trace.ofAxes(drive.seconds, drive.axes(new Random(seed), 0.25, 12, Drive.GRAVITY)),
+        drive,
+        6);
+  }
+
   @Property(tries = 40)
   void speedOverTimeTellsTheSame(
       @ForAll long seed,
