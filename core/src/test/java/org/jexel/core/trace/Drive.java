@@ -67,22 +67,23 @@ final class Drive {
 
   /** What an accelerometer shows that lies anyhow, shaken, with gravity in it. */
   double[][] axes(Random dice, double shaken, double unit) {
-    return axes(dice, shaken, 2, unit);
+    return axes(dice, shaken, 0, unit);
   }
 
   /**
-   * @param bumps how much more it is shaken up and down
+   * @param heaves up and down with the road while it moves, m/s²
    */
-  double[][] axes(Random dice, double shaken, double bumps, double unit) {
+  double[][] axes(Random dice, double shaken, double heaves, double unit) {
     double[][] turned = turned(dice);
     double[][] axes = new double[3][seconds.length];
     for (int i = 0; i < seconds.length; i++) {
       // An engine that idles shakes less than a road.
       double shakes = speed[i] > 0 ? shaken : 0.15 * shaken;
+      double heaving = speed[i] > 0 ? heaves * Math.sin(2 * Math.PI * 0.4 * seconds[i]) : 0;
       double[] real = {
         -forward[i] + shakes * dice.nextGaussian(),
         shakes * dice.nextGaussian(),
-        GRAVITY + bumps * shakes * dice.nextGaussian()
+        GRAVITY + 2 * shakes * dice.nextGaussian() + heaving
       };
       for (int axis = 0; axis < 3; axis++) {
         for (int j = 0; j < 3; j++) {
