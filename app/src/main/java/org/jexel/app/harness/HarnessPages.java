@@ -90,7 +90,9 @@ class HarnessPages {
     view.put("towConvention", file.rig().towConvention());
     view.put("connector", file.rig().connector());
     view.put("rows", rows(file));
-    view.put("atTheMagnets", file.work().road().atTheMagnets());
+    if (List.of("choices", "plan", "circuits").contains(open)) {
+      view.put("atTheMagnets", file.work().road().atTheMagnets());
+    }
     switch (open) {
       case "choices" -> view.put("fields", FieldViews.of(RigCards.HARNESS, file));
       case "plan" -> plan(file, view);

@@ -139,22 +139,23 @@ class RoadApi extends SumApi {
     List<GainStop> evidence =
         stops.stream()
             .filter(stop -> stop.surface() == surface)
-            .flatMap(stop -> stop.gainStop(Drag.USUAL).stream())
+            .flatMap(stop -> stop.gainStop(known.drag).stream())
             .toList();
     return answer(GainFinder.advise(scale, BrakeCurve.of(train, scale), surface, evidence));
   }
 
-  private record Known(GainScale scale, Train train) {}
+  private record Known(GainScale scale, Train train, Drag drag) {}
 
   private Known known(
       @Nullable String job, @Nullable Scale scale, @Nullable Plates rig, Person person) {
     if (job != null) {
       RoadWork road = files.open(job, person).work().road();
-      return new Known(road.scale(), road.train());
+      return new Known(road.scale(), road.train(), road.drag());
     }
     return new Known(
         Objects.requireNonNullElse(scale, Scale.USUAL).scale(),
-        Objects.requireNonNullElse(rig, Plates.USUAL).train());
+        Objects.requireNonNullElse(rig, Plates.USUAL).train(),
+        Drag.USUAL);
   }
 
   private static Answer answer(GainAdvice advice) {

@@ -49,6 +49,7 @@ public final class RoadWork {
   private final Once<GainAdvice> advice;
   private final Once<Train> train;
   private final Once<GainScale> scale;
+  private final Once<Drag> drag;
   private final Once<Optional<Calibration>> calibration;
 
   RoadWork(
@@ -74,6 +75,7 @@ public final class RoadWork {
                     record.day()));
     this.train = new Once<>(() -> RigTrain.of(record.rig(), brakes.get(), rig.load()));
     this.scale = new Once<>(this::scaled);
+    this.drag = new Once<>(() -> coastDown().flatMap(CoastDown::drag).orElse(Drag.USUAL));
     this.advice = new Once<>(this::advised);
     this.calibration =
         new Once<>(
@@ -101,7 +103,7 @@ public final class RoadWork {
 
   /** What rolling and air take, by the newest coast-down; the usual figure while there is none. */
   public Drag drag() {
-    return coastDown().flatMap(CoastDown::drag).orElse(Drag.USUAL);
+    return drag.get();
   }
 
   /** The newest coast-down; empty while there is none. */
@@ -220,7 +222,7 @@ public final class RoadWork {
 
   /** What the harness leaves of them at the magnets; empty while no curve is known. */
   public List<AtTheMagnets> atTheMagnets() {
-    return AtTheMagnets.of(record.rig(), plan.get(), fullVolts(), curve());
+    return AtTheMagnets.of(record.rig(), plan.get(), curve());
   }
 
   /** What was read of volts by gain in this job; empty while it is too little for a line. */

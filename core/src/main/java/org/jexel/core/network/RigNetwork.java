@@ -51,6 +51,11 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
   /** Of hitch and body from the ball to the battery, Ω. */
   static final double HITCH_OHMS = 0.01;
 
+  /** At the connector's brake pin against its earth, trailer joined, V. */
+  public static double atTheBrakePin(Readout solved) {
+    return solved.volts(Nodes.socket(PinFunction.BRAKE), Nodes.socket(PinFunction.EARTH));
+  }
+
   /** Rig and vehicle together, ground at the battery's minus post. */
   public static RigNetwork of(Rig rig, Harness harness, RigState state) {
     return of(rig, harness, state, List.of());

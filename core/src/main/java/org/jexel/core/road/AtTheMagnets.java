@@ -23,21 +23,23 @@ public record AtTheMagnets(double gain, double pin, double farthest, double amps
   /**
    * At each gain that was read, off left out.
    *
-   * @param full volts that the sound rig has at the pin at full output, V
    * @param curve volts at the pin by gain
    * @return empty where no magnet hangs on the plan, or nothing reaches the pin
    */
-  public static List<AtTheMagnets> of(
-      Rig rig, Harness harness, double full, List<VoltsByGain.Reading> curve) {
+  public static List<AtTheMagnets> of(Rig rig, Harness harness, List<VoltsByGain.Reading> curve) {
     List<String> magnets =
         harness.loads().stream()
             .filter(load -> load.kind() == Load.Kind.MAGNET)
             .map(Load::name)
             .toList();
-    if (magnets.isEmpty() || curve.isEmpty() || !(full > 0)) {
+    if (magnets.isEmpty() || curve.isEmpty()) {
       return List.of();
     }
     Solution solved = RigNetwork.of(rig, harness, RigState.of(StateWord.LEVER)).network().solve();
+    double full = RigNetwork.atTheBrakePin(solved);
+    if (!(full > 0)) {
+      return List.of();
+    }
     double share =
         magnets.stream().mapToDouble(m -> Math.abs(solved.across(m))).min().orElseThrow() / full;
     double perVolt = magnets.stream().mapToDouble(m -> Math.abs(solved.amps(m))).sum() / full;

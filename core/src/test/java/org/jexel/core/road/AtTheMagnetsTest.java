@@ -45,8 +45,7 @@ class AtTheMagnetsTest {
             .map(Load::name)
             .toList();
     AtTheMagnets told =
-        AtTheMagnets.of(RIG, PLAN, pin(solved(1)), List.of(new VoltsByGain.Reading(5, pin(part))))
-            .get(0);
+        AtTheMagnets.of(RIG, PLAN, List.of(new VoltsByGain.Reading(5, pin(part)))).get(0);
     assertThat(told.pin()).isEqualTo(pin(part));
     assertThat(told.farthest())
         .isCloseTo(
@@ -59,6 +58,6 @@ class AtTheMagnetsTest {
 
   @Test
   void offIsNoGain() {
-    assertThat(AtTheMagnets.of(RIG, PLAN, 12, List.of(new VoltsByGain.Reading(0, 0)))).isEmpty();
+    assertThat(AtTheMagnets.of(RIG, PLAN, List.of(new VoltsByGain.Reading(0, 0)))).isEmpty();
   }
 }
