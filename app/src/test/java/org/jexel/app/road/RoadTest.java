@@ -1,6 +1,7 @@
 package org.jexel.app.road;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -13,8 +14,10 @@ import org.jexel.app.job.JobRepository;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** What is said before a wheel turns, what stops say, and what becomes of a setting. */
 @AppTest
@@ -323,6 +326,7 @@ class RoadTest {
     String ref = ready();
     stop(ref, "distance", "30");
     assertThat(page(ref, "stop")).contains("rolling and air, assumed, N");
+    String usual = asked(ref);
     say(ref, "coastFrom", "50", "coastTo", "48", "coastSeconds", "9");
     assertThat(page(ref, "gate")).contains("Let it roll until it is slower by", "value=\"48\"");
     say(ref, "coastFrom", "50", "coastTo", "35", "coastSeconds", "2");
@@ -332,6 +336,24 @@ class RoadTest {
     assertThat(page(ref, "gate")).contains("Feel each hub for heat");
     assertThat(page(ref, "stop"))
         .contains("rolling and air, by the coast-down, N", "% of the usual");
+    assertThat(asked(ref)).as("programs are told by it too").isNotEqualTo(usual);
+  }
+
+  /** What a program is told of this job after one measured stop. */
+  private String asked(String ref) throws Exception {
+    return mvc.perform(
+            MockMvcRequestBuilders.post("/api/road/next-gain")
+                .with(user("viewer").roles("VIEWER"))
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(
+                    """
+                    {"job":"%s","stops":[
+                      {"gain":5,"speedKmh":40,"outcome":"firm","distanceM":30}]}
+                    """
+                        .formatted(ref)))
+        .andReturn()
+        .getResponse()
+        .getContentAsString();
   }
 
   /** Row 1 is what the station says, and what it leads to is on the sheet. */

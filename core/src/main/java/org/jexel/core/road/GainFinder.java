@@ -14,7 +14,7 @@ import org.jexel.core.quantity.UnitSystem;
  * <p>The stops are those of one surface and one load. The first is made at the middle of the scale
  * or below it, where this rig is believed to lock sooner. From then on the stop that tells most;
  * upward, while nothing has locked, at most half of what remains. It is done when the highest mark
- * that locks in at most one of ten cases is within a mark of the answer with 80 %, and has held
+ * that locks in at most one of ten cases is within a mark of the answer with 86 %, and has held
  * twice.
  */
 public final class GainFinder {
@@ -27,7 +27,7 @@ public final class GainFinder {
   /** Marks that are weighed at once. */
   private static final int WEIGHED = 40;
 
-  private static final double KNOWN = 0.82;
+  private static final double KNOWN = 0.86;
   private static final int TIMES = 2;
 
   /** From here on a lock is said to be in reach, or to be out of it. */

@@ -30,7 +30,7 @@ record Axes(double[] deceleration, List<String> notes) {
   private static final double MOVES = 0.8;
 
   /** Natural logarithm of how much calmer one side is, before it counts. */
-  private static final double CALMER = 0.3;
+  private static final double CALMER = 0.7;
 
   /** So much shaking is none, m/s². */
   private static final double LITTLE = 0.005;

@@ -119,6 +119,28 @@ class GainFinderTest {
     assertThat(fiveAfterWeak).isLessThan(fiveAfterStrong - 0.3);
   }
 
+  /** A sliding wheel brakes less than it would: who slows as a rolling one does hardly locked. */
+  @Test
+  void aLockThatIsNotSeenInTheDistanceIsBelievedLess() {
+    int at = 5;
+    GainStop told = stop(3, Outcome.LOCKED);
+    GainStop rolled = new GainStop(3, Outcome.LOCKED, OptionalDouble.of(LIGHT.shares()[at]), false);
+    double afterTold = advise(LIGHT, told).chances().get(at).locks();
+    double afterRolled = advise(LIGHT, rolled).chances().get(at).locks();
+    assertThat(afterRolled).isLessThan(0.8 * afterTold);
+  }
+
+  /** What a sliding wheel loses is no weakness of the brakes. */
+  @Test
+  void aLockThatSlowedLittleIsNoWeakBrake() {
+    int at = 9;
+    GainStop slid =
+        new GainStop(6, Outcome.LOCKED, OptionalDouble.of(0.7 * LIGHT.shares()[11]), false);
+    double afterSlid = advise(LIGHT, slid).chances().get(at).locks();
+    assertThat(afterSlid)
+        .isCloseTo(advise(LIGHT, stop(6, Outcome.LOCKED)).chances().get(at).locks(), within(0.05));
+  }
+
   /** Cold linings pull less: that nothing locked says less, that something did says all. */
   @Test
   void aStopBeforeTheLiningsAreWarmCountsLess() {

@@ -55,6 +55,19 @@ class TraceTest {
         6);
   }
 
+  /** Slowed down again and again, gently speeding up between: no stand tells the two apart. */
+  @Property(tries = 20)
+  void brakingsThatNeverEndStandingAreBrakings(@ForAll long seed) {
+    Random dice = new Random(seed);
+    double[] seconds = IntStream.range(0, 36_000).mapToDouble(i -> i / 100.0).toArray();
+    double[][] axes = new double[2][seconds.length];
+    for (int i = 0; i < seconds.length; i++) {
+      axes[0][i] = (i % 3000 > 2000 && i % 3000 < 2500 ? -2.2 : 0.3) + 0.3 * dice.nextGaussian();
+      axes[1][i] = 0.3 * dice.nextGaussian();
+    }
+    assertThat(BrakePhase.all(Trace.ofAxes(seconds, axes))).hasSize(12);
+  }
+
   @Property(tries = 40)
   void speedOverTimeTellsTheSame(
       @ForAll long seed,
