@@ -189,10 +189,6 @@ final class RunScript implements AutoCloseable {
   public void close() throws Exception {
     awaitItsNumber();
     run("stop").waitFor(90, TimeUnit.SECONDS);
-    for (Process process : started) {
-      process.waitFor(30, TimeUnit.SECONDS);
-      process.destroyForcibly();
-    }
     // A database that was killed and started again is no child of the script that stops.
     List<ProcessHandle> left =
         ProcessHandle.allProcesses()
@@ -201,6 +197,10 @@ final class RunScript implements AutoCloseable {
     for (ProcessHandle process : left) {
       process.destroy();
       process.onExit().get(30, TimeUnit.SECONDS);
+    }
+    for (Process process : started) {
+      process.waitFor(30, TimeUnit.SECONDS);
+      process.destroyForcibly();
     }
     try (Stream<Path> files = Files.walk(home)) {
       files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
