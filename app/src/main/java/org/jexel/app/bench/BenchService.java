@@ -26,10 +26,7 @@ import org.springframework.stereotype.Service;
 
 /**
  * Takes readings, within an act on their job. Once that returns, the reading is on disk; a repeated
- * post makes no second one.
- *
- * <p>Shared by all requests; of its own it keeps only what the meter showed last, in a concurrent
- * cache.
+ * post makes no second one. Shared by all requests; it keeps only what the meter showed last.
  */
 @Service
 public class BenchService {

@@ -30,6 +30,7 @@ import org.jexel.app.rig.LampCards;
 import org.jexel.app.rig.LoadCards;
 import org.jexel.app.road.GateService;
 import org.jexel.app.road.RoadService;
+import org.jexel.app.road.Settling;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
@@ -60,6 +61,7 @@ class DemoJobs {
   private final SimulatedMeterPort meter;
   private final Clock clock;
   private final RoadService road;
+  private final Settling settling;
   private final GateService gate;
   private final Stock stock;
   private final Steps steps;
@@ -76,6 +78,7 @@ class DemoJobs {
       LoadCards loads,
       BenchService bench,
       RoadService road,
+      Settling settling,
       GateService gate,
       Stock stock,
       Steps steps,
@@ -94,6 +97,7 @@ class DemoJobs {
     this.loads = loads;
     this.bench = bench;
     this.road = road;
+    this.settling = settling;
     this.gate = gate;
     this.stock = stock;
     this.steps = steps;
@@ -193,7 +197,7 @@ class DemoJobs {
       files.change(ref, person, file -> road.record(file, typed, null, stopKey));
     }
     if (rig.settle()) {
-      files.change(ref, person, file -> road.settle(file, key + "-settled"));
+      files.change(ref, person, file -> settling.belowLock(file, key + "-settled"));
     }
     return ref;
   }

@@ -88,7 +88,7 @@ class HandoverController {
         file.record().stops().stream()
             .map(s -> new StopRow(s, s.analysed(file.work().road().drag()).orElse(null)))
             .toList());
-    model.put("profiles", file.work().road().told());
+    model.put("profiles", file.work().road().gains().told());
     model.put("breakaway", file.work().breakaway().told());
     model.put("ratings", file.work().rig().ratings());
     model.put("weighed", file.work().rig().isWeighed());

@@ -12,6 +12,7 @@ import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.jexel.core.road.Profile;
+import org.jexel.core.road.Setting;
 
 /** What was set, and how much was proved. */
 final class HandoverLayer {
@@ -28,23 +29,7 @@ final class HandoverLayer {
   }
 
   void paint() {
-    file.work()
-        .road()
-        .newest()
-        .map(Profile::setting)
-        .ifPresent(
-            s -> {
-              double[] box = canvas.vehicle().controller();
-              canvas.marks().mark(canvas.at().x(box[0]), canvas.at().y(box[1]), Verdict.HOLDS);
-              canvas.foot(
-                  canvas.at().x(box[0]),
-                  "gain %s, %s, %s behind"
-                      .formatted(
-                          Measure.GAIN.number(s.gain(), units),
-                          s.surface().label().toLowerCase(Locale.ROOT),
-                          Measure.MASS.text(s.trailerMass(), units)),
-                  "middle");
-            });
+    file.work().road().gains().newest().ifPresent(this::setting);
     List<Round> proof = Round.of(file.work().bench().proof());
     long read =
         proof.stream().filter(r -> file.work().bench().verdict(r) != Verdict.NOT_YET).count();
@@ -52,6 +37,22 @@ final class HandoverLayer {
         canvas.at().x(sheet.si(RigField.AXLE_CENTRE)),
         Phrase.of(
             "%d of %d checks read · %d stops", read, proof.size(), file.record().stops().size()),
+        "middle");
+  }
+
+  private void setting(Profile profile) {
+    Setting set = profile.setting();
+    double[] box = canvas.vehicle().controller();
+    Verdict verdict = profile.holds() ? Verdict.HOLDS : Verdict.WATCH;
+    canvas.marks().mark(canvas.at().x(box[0]), canvas.at().y(box[1]), verdict);
+    canvas.foot(
+        canvas.at().x(box[0]),
+        Phrase.of(
+            "gain %s, %s, %s behind%s",
+            Measure.GAIN.number(set.gain(), units),
+            set.surface().label().toLowerCase(Locale.ROOT),
+            Measure.MASS.text(set.trailerMass(), units),
+            profile.holds() ? "" : ": not for today"),
         "middle");
   }
 }

@@ -39,7 +39,7 @@ public record Moving(List<Choice> models, @Nullable Long to, String words) {
   }
 
   private static String words(JobFile file, ControllerModel to) {
-    Optional<Profile> newest = file.work().road().newest();
+    Optional<Profile> newest = file.work().road().gains().newest();
     if (newest.isEmpty()) {
       return "Nothing is settled yet that could be moved.";
     }

@@ -16,14 +16,22 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class RoadActs {
   private final JobFiles files;
   private final RoadService road;
+  private final Settling settling;
   private final GateService gate;
   private final VoltsService volts;
   private final Waited waited;
 
-  RoadActs(JobFiles files, RoadService road, GateService gate, VoltsService volts, Waited waited) {
+  RoadActs(
+      JobFiles files,
+      RoadService road,
+      Settling settling,
+      GateService gate,
+      VoltsService volts,
+      Waited waited) {
     this.waited = waited;
     this.files = files;
     this.road = road;
+    this.settling = settling;
     this.gate = gate;
     this.volts = volts;
   }
@@ -133,13 +141,13 @@ class RoadActs {
 
   @PostMapping("/jobs/{ref}/road/settle-even")
   String settleEven(@PathVariable String ref, @RequestParam String requestKey, Person person) {
-    files.change(ref, person, file -> road.settleEven(file, requestKey));
+    files.change(ref, person, file -> settling.even(file, requestKey));
     return "redirect:/jobs/{ref}/road?card=" + RoadController.PROFILES;
   }
 
   @PostMapping("/jobs/{ref}/road/settle")
   String settle(@PathVariable String ref, @RequestParam String requestKey, Person person) {
-    files.change(ref, person, file -> road.settle(file, requestKey));
+    files.change(ref, person, file -> settling.belowLock(file, requestKey));
     return "redirect:/jobs/{ref}/road?card=settle";
   }
 }

@@ -130,9 +130,9 @@ class RoadController {
                 .flatMap(stop -> stop.gainStop(file.work().road().drag()).stream())
                 .toList()));
     view.put("scale", file.work().road().scale());
-    view.put("setting", file.work().road().settledHere().orElse(null));
-    view.put("newest", file.work().road().newest().orElse(null));
-    view.put("profiles", file.work().road().profiles());
+    view.put("setting", file.work().road().gains().here().orElse(null));
+    view.put("newest", file.work().road().gains().newest().orElse(null));
+    view.put("profiles", file.work().road().gains().all());
     view.put("warm", file.work().road().warmUp());
     view.put("look", file.work().road().look().orElse(null));
     view.put("even", file.work().road().even());
@@ -216,7 +216,8 @@ class RoadController {
     GainAdvice advice = file.work().road().advice();
     return file.work()
         .road()
-        .settledHere()
+        .gains()
+        .here()
         .map(
             setting ->
                 "Settled on gain %s, on %s with %s"

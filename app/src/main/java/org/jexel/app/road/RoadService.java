@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.jexel.app.device.RoadPort;
 import org.jexel.app.job.Drafts;
@@ -17,40 +16,29 @@ import org.jexel.core.braking.Surface;
 import org.jexel.core.job.RoadWork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
-import org.jexel.core.rig.RigField;
-import org.jexel.core.road.GainAdvice;
 import org.jexel.core.road.Gate;
 import org.jexel.core.road.Observed;
-import org.jexel.core.road.Setting;
 import org.jexel.core.road.SimulatedRoad;
 import org.jexel.core.road.StopTrial;
 import org.jexel.core.road.TestStop;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
-/** Takes test stops and settles the gain. */
+/** Takes test stops. */
 @Service
 public class RoadService {
   static final String FORM = "stop";
 
   private final StopLineRepository stops;
-  private final GainSettingRepository settings;
   private final RoadPort port;
   private final Traces traces;
   private final Drafts drafts;
   private final Clock clock;
 
-  RoadService(
-      StopLineRepository stops,
-      GainSettingRepository settings,
-      RoadPort port,
-      Traces traces,
-      Drafts drafts,
-      Clock clock) {
+  RoadService(StopLineRepository stops, RoadPort port, Traces traces, Drafts drafts, Clock clock) {
     this.port = port;
     this.traces = traces;
     this.stops = stops;
-    this.settings = settings;
     this.drafts = drafts;
     this.clock = clock;
   }
@@ -232,41 +220,5 @@ public class RoadService {
   private void keep(JobFile file, Map<String, String> typed, boolean asked) {
     typed.forEach(
         (field, text) -> drafts.keep(file.job(), file.person(), FORM, field, text, asked ? 1 : 0));
-  }
-
-  /** Settles on the advised gain; does nothing when the advice is another by now. */
-  public void settle(JobFile file, String requestKey) {
-    GainAdvice advice = file.work().road().advice();
-    String key = RequestKey.of(requestKey);
-    if (advice.act() != GainAdvice.Act.SETTLE
-        || settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
-      return;
-    }
-    settle(file, advice.gain(), Setting.School.BELOW_LOCK, key);
-  }
-
-  /** Settles on the gain of even pull; does nothing while no stop by the pedal found one. */
-  public void settleEven(JobFile file, String requestKey) {
-    String key = RequestKey.of(requestKey);
-    OptionalDouble even = file.work().road().even().even();
-    if (file.work().road().even().found()
-        && even.isPresent()
-        && !settings.existsByJobIdAndRequestKey(file.job().id(), key)) {
-      settle(file, even.getAsDouble(), Setting.School.EVEN_PULL, key);
-    }
-  }
-
-  private void settle(JobFile file, double gain, Setting.School school, String key) {
-    Setting setting =
-        new Setting(
-            gain,
-            school,
-            file.work().road().surface().orElseThrow(),
-            file.rig().sheet().si(RigField.KERB_MASS),
-            file.work().rig().load().mass(),
-            clock.instant(),
-            file.person().name());
-    settings.save(new GainSetting(file.job(), setting, file.person(), key));
-    file.changed();
   }
 }

@@ -241,29 +241,4 @@ final class TraceReader {
     double step = (times[times.length - 1] - times[0]) / (times.length - 1);
     return step < 4 ? 1 : step < 4e3 ? 1e-3 : step < 4e6 ? 1e-6 : 1e-9;
   }
-
-  /** Figures that come one by one. */
-  static final class Samples {
-    private double[] values = new double[1 << 12];
-    private int n;
-
-    void add(double value) {
-      if (n == values.length) {
-        values = Arrays.copyOf(values, 2 * n);
-      }
-      values[n++] = value;
-    }
-
-    int size() {
-      return n;
-    }
-
-    double last() {
-      return values[n - 1];
-    }
-
-    double[] all() {
-      return Arrays.copyOf(values, n);
-    }
-  }
 }

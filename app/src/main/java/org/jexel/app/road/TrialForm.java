@@ -135,7 +135,8 @@ record TrialForm(
     RoadWork road = file.work().road();
     double advised = road.advice().gain();
     double gain =
-        road.settled()
+        road.gains()
+            .holding()
             .map(setting -> setting.gain())
             .orElse(Double.isNaN(advised) ? road.scale().middle() : advised);
     Map<String, String> typed = new LinkedHashMap<>();

@@ -269,7 +269,8 @@ class RoadTest {
         "/jobs/" + ref + "/rig/load",
         Map.of("name", "Sand", "mass", "900", "place", "3", "requestKey", key()));
     assertThat(page(ref, "profiles")).contains("another load", "None of these holds");
-    assertThat(electrician.page("/jobs/" + ref + "/handover")).contains("It holds no longer");
+    assertThat(electrician.page("/jobs/" + ref + "/handover"))
+        .contains("It holds no longer", "behind: not for today");
   }
 
   @Test

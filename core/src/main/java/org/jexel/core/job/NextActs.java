@@ -14,14 +14,11 @@ import org.jexel.core.check.Round;
 import org.jexel.core.check.SupplyFinding;
 import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StepPlan;
-import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
-import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
-import org.jexel.core.road.GainAdvice;
 
 /**
  * The order in which a job's acts come up, by what is wanted of it: the first rule that has
@@ -29,19 +26,14 @@ import org.jexel.core.road.GainAdvice;
  * before wire is cut by them, plates before the load is driven.
  */
 final class NextActs {
-  private static final NextAct LOOK_ROUND =
-      new NextAct(
-          Station.ROAD,
-          new Aim.OpenGate(),
-          "Look round before a wheel turns",
-          "tyres, wheel nuts, place");
-
   private static final Set<Fitting.Topic> EVERY_TOPIC = EnumSet.allOf(Fitting.Topic.class);
 
   private final Work work;
+  private final RoadNext road;
 
   private NextActs(Work work) {
     this.work = work;
+    this.road = new RoadNext(work);
   }
 
   static NextAct of(Work work) {
@@ -80,16 +72,16 @@ final class NextActs {
     return Stream.of(
         this::step,
         () -> inTheCab(EVERY_TOPIC, Verdict.FAILS),
-        () -> isDriven() ? inTheCab(EVERY_TOPIC, Verdict.NOT_YET) : Optional.empty(),
+        () -> road.isDriven() ? inTheCab(EVERY_TOPIC, Verdict.NOT_YET) : Optional.empty(),
         this::breakaway,
         this::cable,
         this::plate,
-        this::onTheRoad);
+        road::next);
   }
 
   private interface Rule extends Supplier<Optional<NextAct>> {}
 
-  private static NextAct act(Station station, Aim aim, String text) {
+  static NextAct act(Station station, Aim aim, String text) {
     return new NextAct(station, aim, text, "");
   }
 
@@ -133,7 +125,7 @@ final class NextActs {
   }
 
   private Optional<NextAct> plate() {
-    return isDriven() ? work.rig().unreadPlate().map(NextActs::readPlate) : Optional.empty();
+    return road.isDriven() ? work.rig().unreadPlate().map(NextActs::readPlate) : Optional.empty();
   }
 
   private static NextAct readPlate(RigField field) {
@@ -275,70 +267,10 @@ final class NextActs {
 
   /** Where a kit is fitted or driven with; one that does not fit is always said. */
   private Optional<NextAct> cable() {
-    boolean asked = isDriven() || work.record().wish() == Wish.ADD_BREAKAWAY;
+    boolean asked = road.isDriven() || work.record().wish() == Wish.ADD_BREAKAWAY;
     return work.breakaway().cableAsks(asked)
         ? Optional.of(
             act(Station.BREAKAWAY, new Aim.FitCable(), work.breakaway().cable().worst().words()))
         : Optional.empty();
-  }
-
-  private Optional<NextAct> onTheRoad() {
-    if (!isDriven() || work.road().settled().isPresent()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        asksForAStop() && !work.road().gate().open() ? gate() : drive(work.road().advice()));
-  }
-
-  /** To look round, or what no look and no reason opens. */
-  private NextAct gate() {
-    return work.road()
-        .gate()
-        .barred()
-        .map(
-            line ->
-                new NextAct(
-                    Station.ROAD,
-                    new Aim.OpenGate(),
-                    "The gate is shut: " + line.title(),
-                    line.verdict() == Verdict.FAILS ? "the repair" : "its reading"))
-        .orElse(LOOK_ROUND);
-  }
-
-  private boolean asksForAStop() {
-    return switch (work.road().advice().act()) {
-      case TRY, CONFIRM, REPEAT -> true;
-      case SETTLE, LOOK_FOR_FAULT -> false;
-    };
-  }
-
-  /** A gain is wanted where brakes or their controller were worked on, or are checked. */
-  private boolean isDriven() {
-    boolean wanted =
-        switch (work.record().wish()) {
-          case NEW_BUILD, CONVERT, NEW_CONTROLLER, ANNUAL -> true;
-          case REPAIR, REPLACE_CORD, ADD_LAMPS, ADD_BREAKAWAY ->
-              !work.record().stops().isEmpty() || work.bench().brakesWereMended();
-        };
-    return braked() && wanted;
-  }
-
-  private static NextAct drive(GainAdvice advice) {
-    String gain = Measure.GAIN.number(advice.gain(), UnitSystem.METRIC);
-    return switch (advice.act()) {
-      case LOOK_FOR_FAULT ->
-          new NextAct(
-              Station.ROAD,
-              new Aim.LookForCause(),
-              "Look for the fault: " + advice.reason(),
-              "the cause");
-      case SETTLE -> act(Station.ROAD, new Aim.Settle(), "Settle on gain " + gain);
-      case TRY, CONFIRM, REPEAT ->
-          new NextAct(
-              Station.ROAD,
-              new Aim.DriveStop(),
-              advice.act().label() + " a stop at gain " + gain,
-              "a level, dry, empty stretch");
-    };
   }
 }

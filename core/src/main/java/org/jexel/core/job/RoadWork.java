@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Stream;
 import org.jexel.core.braking.Control;
 import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Surface;
@@ -32,7 +31,6 @@ import org.jexel.core.road.Profile;
 import org.jexel.core.road.RigTrain;
 import org.jexel.core.road.RoadCard;
 import org.jexel.core.road.Said;
-import org.jexel.core.road.Setting;
 import org.jexel.core.road.StopAndLook;
 import org.jexel.core.road.StopTrial;
 import org.jexel.core.road.TestStop;
@@ -51,6 +49,7 @@ public final class RoadWork {
   private final Once<GainScale> scale;
   private final Once<Drag> drag;
   private final Once<Optional<Calibration>> calibration;
+  private final Once<SettledGains> gains;
 
   RoadWork(
       JobRecord record,
@@ -80,6 +79,9 @@ public final class RoadWork {
     this.calibration =
         new Once<>(
             () -> Calibration.of(train(), scale(), fullVolts(), courseSurface(), evidence()));
+    this.gains =
+        new Once<>(
+            () -> SettledGains.of(record, rig.load().mass(), bench.brakesMendedAt(), surface()));
   }
 
   /** A breakaway that nobody proved is to be watched. */
@@ -205,10 +207,7 @@ public final class RoadWork {
         .orElse(curve.isEmpty() ? 1 : curve.get(curve.size() - 1).volts());
   }
 
-  /**
-   * Volts by gain as they are known: as read in this job, else as the library holds them for this
-   * model; empty where neither is.
-   */
+  /** Volts by gain: as read in this job, else as the library has this model's; else empty. */
   public List<VoltsByGain.Reading> curve() {
     return volts()
         .map(VoltsByGain::curve)
@@ -275,71 +274,18 @@ public final class RoadWork {
     return EvenSearch.of(scale(), course());
   }
 
-  /** Every settled gain beside what the rig is now, newest first. */
-  public List<Profile> profiles() {
-    double vehicle = record.rig().sheet().si(RigField.KERB_MASS);
-    return record.settings().stream()
-        .map(
-            setting ->
-                Profile.of(
-                    setting,
-                    vehicle,
-                    rig.load().mass(),
-                    bench.brakesMendedAt(),
-                    practised(setting),
-                    record.day()))
-        .sorted(Comparator.comparing((Profile p) -> p.setting().at()).reversed())
-        .toList();
-  }
-
-  /** Whether a stop that may have led to it was driven on the simulated road. */
-  private boolean practised(Setting setting) {
-    return record.stops().stream()
-        .filter(stop -> stop.surface() == setting.surface() && !stop.at().isAfter(setting.at()))
-        .filter(stop -> Profile.sameLoad(setting.trailerMass(), stop.trailerMass()))
-        .anyMatch(TestStop::practised);
-  }
-
-  /**
-   * The newest settled gain that holds for the rig of now on the surface of the newest stop; on any
-   * while none was driven.
-   */
-  public Optional<Setting> settledHere() {
-    return holding()
-        .map(Profile::setting)
-        .filter(setting -> surface().orElse(setting.surface()) == setting.surface())
-        .findFirst();
-  }
-
-  /**
-   * What a report tells: every setting that holds, else the newest one with what is stale of it.
-   */
-  public List<Profile> told() {
-    List<Profile> hold = holding().toList();
-    return hold.isEmpty() ? newest().stream().toList() : hold;
-  }
-
-  /** The newest settled gain, whether it still holds or not. */
-  public Optional<Profile> newest() {
-    return profiles().stream().findFirst();
-  }
-
-  /** The newest settled gain that holds for the rig of now. */
-  public Optional<Setting> settled() {
-    return holding().findFirst().map(Profile::setting);
-  }
-
-  private Stream<Profile> holding() {
-    return profiles().stream().filter(Profile::holds);
+  /** The settled gains, beside what the rig is now. */
+  public SettledGains gains() {
+    return gains.get();
   }
 
   StationState state() {
     if (!record.rig().hasElectricBrakes()) {
       return StationState.COMPUTED;
     }
-    if (settled().isPresent()) {
+    if (gains().holding().isPresent()) {
       return StationState.of(Verdict.HOLDS, !record.stops().isEmpty());
-    } else if (newest().isPresent()) {
+    } else if (gains().newest().isPresent()) {
       return StationState.WATCH;
     }
     if (record.stops().isEmpty()) {

@@ -95,7 +95,7 @@ public final class Work {
     Progress told = Progress.of(this);
     road.advice();
     road.gate();
-    road.profiles();
+    road.gains();
     road.even();
     breakaway.load();
     return told;
