@@ -137,6 +137,7 @@ public class Reading {
         takenAt,
         person.name(),
         source() == Source.ROUND,
+        source() == Source.METER,
         pinVolts == null ? OptionalDouble.empty() : OptionalDouble.of(pinVolts));
   }
 

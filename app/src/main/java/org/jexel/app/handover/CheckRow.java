@@ -25,6 +25,7 @@ import org.jexel.core.quantity.Verdict;
 record CheckRow(
     String title, String reading, String expected, boolean words, String who, Verdict verdict) {
   private static final String SOUND = "as computed";
+  private static final String PRACTISED = ", simulated meter";
 
   static CheckRow of(JobFile file, Round round) {
     BenchWork bench = file.work().bench();
@@ -68,10 +69,15 @@ record CheckRow(
             .collect(Collectors.joining("; "));
     boolean atOnce =
         read.stream().allMatch(check -> Must.have(bench.newest(), check.id()).atOnce());
-    return other.isEmpty() ? (atOnce ? SOUND + ", said of all at once" : SOUND) : other;
+    boolean simulated =
+        read.stream().anyMatch(check -> Must.have(bench.newest(), check.id()).simulated());
+    String sound = SOUND + (atOnce ? ", said of all at once" : "") + (simulated ? PRACTISED : "");
+    return other.isEmpty() ? sound : other;
   }
 
   private static String text(BenchWork bench, Check check, UnitSystem units) {
-    return Must.have(bench.newest(), check.id()).words(check.measure(), units);
+    Taken taken = Must.have(bench.newest(), check.id());
+    String words = taken.words(check.measure(), units);
+    return taken.simulated() ? words + PRACTISED : words;
   }
 }

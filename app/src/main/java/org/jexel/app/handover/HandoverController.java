@@ -94,6 +94,7 @@ class HandoverController {
     model.put("weighed", file.work().rig().isWeighed());
     model.put("gaps", file.work().rig().gaps());
     model.put("load", file.work().rig().load());
+    model.put("short", file.work().inShort());
     model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
     model.put("cautions", cautions(file));
     return model;

@@ -191,6 +191,8 @@ class BenchToolsTest {
     assertThat(BenchRows.of(file()).readings()).hasSize(1);
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=supply.battery"))
         .contains("simulated meter");
+    assertThat(electrician.page("/jobs/" + ref + "/handover"))
+        .contains("V, simulated meter", "Only practised, with the simulated meter: Battery");
     MockHttpServletResponse unknown =
         electrician.post("/jobs/" + ref + "/bench/meter", Map.of("checks", "anvil"));
     assertThat(unknown.getRedirectedUrl()).contains("/bench?card=");

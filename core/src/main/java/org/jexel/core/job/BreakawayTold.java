@@ -33,7 +33,7 @@ final class BreakawayTold {
     PullTest pull = work.pull();
     lines.add(
         pull.isRead()
-            ? "Pull test: read to its end, it %s.".formatted(pull.worst().label())
+            ? "Pull test: read to its end, it %s.".formatted(InShort.stands(pull.worst()))
             : "Pull test: not read to its end, so nothing is proved by it.");
     pull.working().map(WorkingBrakes::words).ifPresent(lines::add);
     pull.sag().map(sag -> "Battery: " + sag.words()).ifPresent(lines::add);

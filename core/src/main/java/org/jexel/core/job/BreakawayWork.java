@@ -1,5 +1,6 @@
 package org.jexel.core.job;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jexel.core.breakaway.BreakawayLoad;
@@ -103,6 +104,37 @@ public final class BreakawayWork {
   boolean isMissing() {
     return rig.hasElectricBrakes()
         && rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class) == BreakawayKit.NONE;
+  }
+
+  /** What is wrong with it, or to be watched, in words. */
+  List<String> worries() {
+    List<String> worries = new ArrayList<>();
+    if (isIndoors()) {
+      worries.add("its battery is indoors");
+    }
+    if (isMissing()) {
+      return worries;
+    }
+    if (pull.worst().and(Verdict.HOLDS) != Verdict.HOLDS) {
+      worries.add(
+          pull.worst() == Verdict.FAILS
+              ? "the pull of its pin fails"
+              : "what the pull of its pin showed");
+    }
+    Verdict held = load().verdict().orElse(Verdict.WATCH);
+    if (held != Verdict.HOLDS) {
+      worries.add(
+          held == Verdict.FAILS
+              ? "its battery does not hold all brakes as long as it has to"
+              : "how long its battery holds all brakes");
+    }
+    if (cable().verdict() != Verdict.HOLDS) {
+      worries.add("cable: " + cable().worst().words());
+    }
+    if (due().verdict() != Verdict.HOLDS) {
+      worries.add("pull test or battery due");
+    }
+    return worries;
   }
 
   StationState state() {

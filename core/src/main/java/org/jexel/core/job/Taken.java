@@ -14,6 +14,7 @@ import org.jexel.core.quantity.UnitSystem;
  * @param at when
  * @param who name of the person
  * @param atOnce whether it was said of a whole round in one word: all as a sound rig shows
+ * @param simulated whether the simulated meter showed it, which proves nothing
  * @param pinVolts at the brake pin, where it was read at less than full output
  */
 public record Taken(
@@ -23,9 +24,10 @@ public record Taken(
     Instant at,
     String who,
     boolean atOnce,
+    boolean simulated,
     OptionalDouble pinVolts) {
   public Taken(long id, String check, double value, Instant at, String who) {
-    this(id, check, value, at, who, false, OptionalDouble.empty());
+    this(id, check, value, at, who, false, false, OptionalDouble.empty());
   }
 
   /** As it was read. */

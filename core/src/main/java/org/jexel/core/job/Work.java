@@ -76,6 +76,11 @@ public final class Work {
     return road;
   }
 
+  /** What an owner reads first. */
+  public InShort inShort() {
+    return InShort.of(this, units);
+  }
+
   /** How the stations stand, and what comes next. */
   public Progress progress() {
     return progress.get();

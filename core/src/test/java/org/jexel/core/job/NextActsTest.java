@@ -195,6 +195,48 @@ class NextActsTest {
     assertThat(next().station()).isEqualTo(Station.CAB);
   }
 
+  /** An owner is never told that all holds while one check fails, was not made or was practised. */
+  @Test
+  void inShortSaysNoMoreThanWasRead() {
+    entered(UNBRAKED, LENGTHS, PLATES);
+    assertThat(work().inShort().words()).first().isEqualTo("Nothing was measured on it yet.");
+    prove();
+    List<Taken> sound = List.copyOf(readings);
+    assertThat(work().inShort().words().get(0)).startsWith("All ").endsWith("made and hold.");
+    assertThat(work().inShort().open()).allMatch(o -> o.startsWith("Harness is to be watched: "));
+    Check first = work().bench().check("socket.tail").orElseThrow();
+    read(first.id(), 0);
+    assertThat(work().inShort().open().get(0)).isEqualTo("Fails: " + first.title());
+    assertThat(work().inShort().words().get(0)).contains(", 1 fail").doesNotContain("All ");
+    for (int i = 0; i < sound.size(); i++) {
+      readings.clear();
+      readings.addAll(sound);
+      Taken one = readings.remove(i);
+      assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
+      assertThat(String.join(" ", work().inShort().open())).contains("Not checked: ");
+      readings.add(
+          new Taken(one.id(), one.check(), one.value(), one.at(), "", false, true, one.pinVolts()));
+      assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
+      assertThat(String.join(" ", work().inShort().open())).contains("Only practised");
+    }
+  }
+
+  /** No station fails or is to be watched without a word of it. */
+  @Test
+  void inShortSpeaksOfEachStationThatIsNotWell() {
+    entered(BRAKED, LENGTHS, CONTROLLER, PLATES, KIT);
+    prove();
+    entered(COUPLING, new Object[] {RigField.BREAKAWAY_CAPACITY, 18000});
+    assertThat(state(Station.BREAKAWAY)).isEqualTo(StationState.WATCH);
+    assertThat(work().inShort().open())
+        .contains("Breakaway is to be watched: how long its battery holds all brakes");
+    entered(new Object[] {RigField.BATTERY_INDOORS, "YES"});
+    assertThat(work().inShort().open()).anyMatch(o -> o.contains("its battery is indoors"));
+    entered(new Object[] {RigField.BREAKAWAY_KIT, "NONE"});
+    assertThat(work().inShort().open()).contains("Breakaway fails");
+    assertThat(String.join(" ", work().inShort().words())).contains("It has no breakaway");
+  }
+
   /** Wire is cut by them. */
   @Test
   void lengthsAreAskedBeforeTheStepsOfWhatIsWired() {
