@@ -30,12 +30,12 @@ record Axes(double[] deceleration, List<String> notes) {
   private static final double MOVES = 0.8;
 
   /** Natural logarithm of how much calmer one side is, before it counts. */
-  private static final double CALMER = 0.7;
+  private static final double CALMER = 1.1;
 
   /** So much shaking is none, m/s². */
   private static final double LITTLE = 0.005;
 
-  private static final double LOOK_S = 1.5;
+  private static final double LOOK_S = 3;
 
   /** The nodding after a stop, s. */
   private static final double CLEAR_S = 0.4;
@@ -160,7 +160,7 @@ record Axes(double[] deceleration, List<String> notes) {
       votes +=
           Math.abs(calmer) > CALMER
               ? Math.max(-1, Math.min(1, calmer))
-              : 0.1 * peak(forward, run.first(), run.last()) / G;
+              : 0.5 * peak(forward, run.first(), run.last()) / G;
     }
     return votes;
   }
