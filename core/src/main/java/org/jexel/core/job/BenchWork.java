@@ -161,15 +161,21 @@ public final class BenchWork {
     return record.alone() ? Alone.order(some) : some;
   }
 
-  /** How each check stands: its newest reading against the band as it is now computed. */
+  /**
+   * How each check stands: its newest reading against the band as it is now computed. What the
+   * simulated meter showed is to be watched at best: it proves nothing of this trailer.
+   */
   public Verdict verdict(Check check) {
     Taken reading = newest().get(check.id());
-    return reading == null
-        ? Verdict.NOT_YET
-        : check
+    if (reading == null) {
+      return Verdict.NOT_YET;
+    }
+    Verdict read =
+        check
             .band()
             .judge(atFull(reading))
             .and(sides(check).map(SideBySide::verdict).orElse(Verdict.NOT_YET));
+    return reading.simulated() ? read.and(Verdict.WATCH) : read;
   }
 
   /** How a round stands: as the worst of it, but not yet while something in it is unread. */

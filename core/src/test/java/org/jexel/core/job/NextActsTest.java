@@ -221,6 +221,27 @@ class NextActsTest {
     }
   }
 
+  /** Practice opens no gate: what the simulated meter showed asks for a reason in writing. */
+  @Test
+  void whatTheSimulatedMeterShowedHoldsNothing() {
+    entered(BRAKED, LENGTHS, CONTROLLER, PLATES, KIT);
+    prove();
+    List<Taken> read = List.copyOf(readings);
+    assertThat(work().road().gate().lines())
+        .filteredOn(line -> line.id().equals("brake.amps"))
+        .allMatch(Gate.Line::open);
+    readings.clear();
+    for (Taken one : read) {
+      readings.add(
+          new Taken(one.id(), one.check(), one.value(), one.at(), "", false, true, one.pinVolts()));
+    }
+    assertThat(state(Station.BENCH)).isEqualTo(StationState.WATCH);
+    assertThat(work().road().gate().lines())
+        .filteredOn(line -> line.id().equals("brake.amps"))
+        .isNotEmpty()
+        .allMatch(line -> !line.open() && line.asks());
+  }
+
   /** No station fails or is to be watched without a word of it. */
   @Test
   void inShortSpeaksOfEachStationThatIsNotWell() {
