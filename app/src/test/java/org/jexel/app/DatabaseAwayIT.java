@@ -49,7 +49,7 @@ class DatabaseAwayIT {
     whileAway(page);
     script.startDatabase();
     script.awaitDatabase();
-    recovers(System.nanoTime(), Duration.ofSeconds(20));
+    recovers(System.nanoTime(), Duration.ofSeconds(5));
 
     ProcessHandle database = script.pid("db");
     signal("STOP", database);
@@ -58,7 +58,7 @@ class DatabaseAwayIT {
     } finally {
       signal("CONT", database);
     }
-    recovers(System.nanoTime(), Duration.ofSeconds(20));
+    recovers(System.nanoTime(), Duration.ofSeconds(5));
     assertThat(electrician.get("/jobs/J1001/bench?card=supply.battery").body())
         .as("nothing was posted")
         .doesNotContain("12.31 V");
