@@ -85,17 +85,17 @@ class AwayIT {
       browser.open(CARD);
       assertThat(browser.text("#as-seen")).contains("as it was last seen");
       assertThat(browser.text("#card-now h2")).isEqualTo(begin);
-      drive(browser, "firm", 2);
+      drive(browser, "locked", 2);
       String second = browser.text("#card-now h2");
       assertThat(second).isNotEqualTo(begin).startsWith("Row ");
-      drive(browser, "firm", 3);
+      drive(browser, "locked", 3);
       browser.open(CARD);
       waits(browser, 3);
       assertThat(browser.text("#card-now h2"))
           .as("it goes on where it was")
           .isNotEqualTo(second)
           .startsWith("Row ");
-      drive(browser, "locked", 4);
+      drive(browser, "firm", 4);
       browser.open("/jobs/J1003/rig");
       assertThat(browser.text("h1")).isEqualTo("The server is not reached from here");
       browser.await("what is kept", () -> browser.text("#pages").contains("J1003, road card"));

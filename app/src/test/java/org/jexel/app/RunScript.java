@@ -115,7 +115,8 @@ final class RunScript implements AutoCloseable {
     throw new AssertionError("./run did not come up:\n" + output(process));
   }
 
-  ProcessHandle pid(String name) throws IOException {
+  ProcessHandle pid(String name) throws Exception {
+    awaitItsNumber();
     long id = Long.parseLong(Files.readString(data.resolve(name + ".pid")).strip());
     return ProcessHandle.of(id).orElseThrow();
   }
@@ -142,7 +143,7 @@ final class RunScript implements AutoCloseable {
     restarted = true;
   }
 
-  /** A database that was started again is known to {@code stop} once its number is written. */
+  /** A database that was started again answers before whoever started it writes its number. */
   private void awaitItsNumber() throws Exception {
     for (int i = 0; restarted && i < 300; i++) {
       String id = Files.readString(data.resolve("db.pid")).strip();

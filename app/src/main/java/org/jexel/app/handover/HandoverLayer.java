@@ -5,6 +5,7 @@ import java.util.Locale;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Round;
+import org.jexel.core.job.BenchWork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -31,8 +32,11 @@ final class HandoverLayer {
   void paint() {
     file.work().road().gains().newest().ifPresent(this::setting);
     List<Round> proof = Round.of(file.work().bench().proof());
+    BenchWork bench = file.work().bench();
     long read =
-        proof.stream().filter(r -> file.work().bench().verdict(r) != Verdict.NOT_YET).count();
+        proof.stream()
+            .filter(round -> bench.verdict(round) != Verdict.NOT_YET && !bench.isPractised(round))
+            .count();
     canvas.foot(
         canvas.at().x(sheet.si(RigField.AXLE_CENTRE)),
         Phrase.of(
@@ -52,7 +56,7 @@ final class HandoverLayer {
             Measure.GAIN.number(set.gain(), units),
             set.surface().label().toLowerCase(Locale.ROOT),
             Measure.MASS.text(set.trailerMass(), units),
-            profile.holds() ? "" : ": not for today"),
+            profile.holds() ? "" : ": does not hold"),
         "middle");
   }
 }

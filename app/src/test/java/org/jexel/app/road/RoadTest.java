@@ -270,7 +270,7 @@ class RoadTest {
         Map.of("name", "Sand", "mass", "900", "place", "3", "requestKey", key()));
     assertThat(page(ref, "profiles")).contains("another load", "None of these holds");
     assertThat(electrician.page("/jobs/" + ref + "/handover"))
-        .contains("It holds no longer", "behind: not for today");
+        .contains("It holds no longer", "behind: does not hold");
   }
 
   @Test

@@ -183,6 +183,13 @@ public final class BenchWork {
     return Verdict.ofAll(round.checks().stream().map(this::verdict).toList());
   }
 
+  /** Whether anything of a round was only practised, with the simulated meter. */
+  public boolean isPractised(Round round) {
+    return round.checks().stream()
+        .flatMap(check -> Optional.ofNullable(newest().get(check.id())).stream())
+        .anyMatch(Taken::simulated);
+  }
+
   /** The other side's reading against this one; empty where there is none. */
   public Optional<SideBySide> sides(Check check) {
     return SideBySide.of(check, this::check, values.get());

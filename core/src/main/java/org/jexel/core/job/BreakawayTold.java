@@ -31,16 +31,24 @@ final class BreakawayTold {
     work.load().holding().ifPresent(time -> lines.add(held(kit, work, time.seconds(), units)));
     lines.add("Cable: " + work.cable().worst().words());
     PullTest pull = work.pull();
+    pulled(pull, lines);
+    Due due = work.due();
+    due(due.proof(), "Pull test", due, units).ifPresent(lines::add);
+    due(due.battery(), "New battery", due, units).ifPresent(lines::add);
+    return lines;
+  }
+
+  private static void pulled(PullTest pull, List<String> lines) {
+    if (pull.isPractised()) {
+      lines.add("Pull test: only practised, with the simulated meter, so nothing is proved by it.");
+      return;
+    }
     lines.add(
         pull.isRead()
             ? "Pull test: read to its end, it %s.".formatted(InShort.stands(pull.worst()))
             : "Pull test: not read to its end, so nothing is proved by it.");
     pull.working().map(WorkingBrakes::words).ifPresent(lines::add);
     pull.sag().map(sag -> "Battery: " + sag.words()).ifPresent(lines::add);
-    Due due = work.due();
-    due(due.proof(), "Pull test", due, units).ifPresent(lines::add);
-    due(due.battery(), "New battery", due, units).ifPresent(lines::add);
-    return lines;
   }
 
   private static String held(

@@ -115,11 +115,13 @@ public final class BreakawayWork {
     if (isMissing()) {
       return worries;
     }
-    if (pull.worst().and(Verdict.HOLDS) != Verdict.HOLDS) {
+    if (pull.worst().isWorry()) {
       worries.add(
           pull.worst() == Verdict.FAILS
               ? "the pull of its pin fails"
-              : "what the pull of its pin showed");
+              : pull.isPractised()
+                  ? "the pull of its pin was only practised"
+                  : "what the pull of its pin showed");
     }
     Verdict held = load().verdict().orElse(Verdict.WATCH);
     if (held != Verdict.HOLDS) {

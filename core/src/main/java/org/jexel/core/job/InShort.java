@@ -9,16 +9,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
-import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.harness.Problem;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
-import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.RatingCheck;
-import org.jexel.core.rig.RigField;
 import org.jexel.core.road.Profile;
 import org.jexel.core.road.Setting;
 
@@ -76,12 +73,8 @@ public record InShort(List<String> words, List<String> open) {
   }
 
   private static Found found(BenchWork bench, Round round) {
-    List<Check> checks = round.checks();
-    if (checks.stream().flatMap(c -> bench.last(c.id()).stream()).anyMatch(Taken::simulated)) {
+    if (bench.isPractised(round)) {
       return Found.PRACTISED;
-    }
-    if (checks.stream().anyMatch(check -> bench.verdict(check) == Verdict.FAILS)) {
-      return Found.FAILS;
     }
     return switch (bench.verdict(round)) {
       case HOLDS -> Found.HOLDS;
@@ -132,7 +125,7 @@ public record InShort(List<String> words, List<String> open) {
         Station.CAB,
         work.cab().state(),
         work.cab().fitting().stream()
-            .filter(finding -> finding.verdict().and(Verdict.HOLDS) != Verdict.HOLDS)
+            .filter(finding -> finding.verdict().isWorry())
             .map(Fitting.Finding::words),
         open);
     if (work.record().rig().hasElectricBrakes()) {
@@ -166,11 +159,13 @@ public record InShort(List<String> words, List<String> open) {
   }
 
   private static String breakaway(Work work) {
-    if (work.record().rig().sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class)
-        == BreakawayKit.NONE) {
+    if (work.breakaway().isMissing()) {
       return "It has no breakaway: nothing brakes it if it comes off.";
     }
     PullTest pull = work.breakaway().pull();
+    if (pull.isPractised()) {
+      return "The pull of the breakaway’s pin was only practised, with the simulated meter.";
+    }
     return pull.isRead()
         ? "The breakaway’s pin was pulled and read to its end: it " + stands(pull.worst()) + "."
         : "The breakaway was not proved by a pull of its pin.";

@@ -92,14 +92,19 @@ public final class PullTest {
         && rounds.stream().noneMatch(round -> verdict(round) == Verdict.NOT_YET);
   }
 
+  /** Whether anything of it was only practised, with the simulated meter. */
+  boolean isPractised() {
+    return rounds().stream().anyMatch(bench::isPractised);
+  }
+
   /** The worst of what was read. */
   Verdict worst() {
     return rounds().stream().map(this::verdict).reduce(Verdict.NOT_YET, Verdict::and);
   }
 
-  /** When its oldest reading was taken; empty while something of it is still to be read. */
+  /** When its oldest reading was taken; empty while something is unread, or only practised. */
   public Optional<Instant> provedAt() {
-    return isRead()
+    return isRead() && !isPractised()
         ? rounds().stream().flatMap(this::times).min(Comparator.naturalOrder())
         : Optional.empty();
   }

@@ -25,6 +25,11 @@ public enum Verdict {
     return gravest != FAILS && verdicts.contains(NOT_YET) ? NOT_YET : gravest;
   }
 
+  /** Whether somebody has to look: it fails, or is to be watched. */
+  public boolean isWorry() {
+    return this == WATCH || this == FAILS;
+  }
+
   /** The graver of two verdicts. */
   public Verdict and(Verdict other) {
     return compareTo(other) >= 0 ? this : other;

@@ -195,6 +195,12 @@ class NextActsTest {
     assertThat(next().station()).isEqualTo(Station.CAB);
   }
 
+  /** The same reading, shown by the simulated meter. */
+  static Taken practised(Taken one) {
+    return new Taken(
+        one.id(), one.check(), one.value(), one.at(), one.who(), false, true, one.pinVolts());
+  }
+
   /** An owner is never told that all holds while one check fails, was not made or was practised. */
   @Test
   void inShortSaysNoMoreThanWasRead() {
@@ -214,8 +220,7 @@ class NextActsTest {
       Taken one = readings.remove(i);
       assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
       assertThat(String.join(" ", work().inShort().open())).contains("Not checked: ");
-      readings.add(
-          new Taken(one.id(), one.check(), one.value(), one.at(), "", false, true, one.pinVolts()));
+      readings.add(practised(one));
       assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
       assertThat(String.join(" ", work().inShort().open())).contains("Only practised");
     }
@@ -231,10 +236,7 @@ class NextActsTest {
         .filteredOn(line -> line.id().equals("brake.amps"))
         .allMatch(Gate.Line::open);
     readings.clear();
-    for (Taken one : read) {
-      readings.add(
-          new Taken(one.id(), one.check(), one.value(), one.at(), "", false, true, one.pinVolts()));
-    }
+    read.forEach(one -> readings.add(practised(one)));
     assertThat(state(Station.BENCH)).isEqualTo(StationState.WATCH);
     assertThat(work().road().gate().lines())
         .filteredOn(line -> line.id().equals("brake.amps"))

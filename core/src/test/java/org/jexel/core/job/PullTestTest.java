@@ -156,6 +156,24 @@ class PullTestTest {
     assertThat(work().due().verdict()).isEqualTo(Verdict.WATCH);
   }
 
+  /** One practised reading is enough: it says so, and no day is counted from it. */
+  @Test
+  void aPractisedPullProvesNothing() {
+    prove();
+    Rig rig = Rigs.twoAxles();
+    for (Taken read : List.copyOf(readings)) {
+      int place = readings.indexOf(read);
+      readings.set(place, NextActsTest.practised(read));
+      assertThat(work().pull().isRead()).isTrue();
+      assertThat(work().due().proof()).as(read.check()).isEmpty();
+      assertThat(work().told())
+          .as(read.check())
+          .anyMatch(line -> line.contains("only practised"))
+          .noneMatch(line -> line.contains("draw their current"));
+      readings.set(place, read);
+    }
+  }
+
   @Test
   void aBatteryThatLiesIndoorsFailsWhateverWasRead() {
     prove();
