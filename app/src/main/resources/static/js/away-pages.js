@@ -3,23 +3,32 @@ const PAGES = "jexel-pages";
 const PARTS = "jexel-parts";
 const FRESH = "jexel.parts";
 const said = document.getElementById("kept");
-const card = () => {
+/* Pages of this job that what is recorded makes others of. */
+const changing = () => {
   const job = window.location.pathname.match(/^\/jobs\/[^/]+/);
-  return job ? `${job[0]}/road/card` : null;
+  return job ? [`${job[0]}/road/card`, `${job[0]}/before`] : [];
 };
 
-/* What was recorded makes another card: the one that is kept is fetched anew. */
+/* Those that are kept are fetched anew. */
 const renew = async () => {
-  if (!card() || !("caches" in window)) return;
+  if (!("caches" in window)) return;
   const pages = await caches.open(PAGES);
-  if (await pages.match(card())) {
-    const answer = await fetch(card());
-    if (answer.ok && !answer.redirected) await pages.put(card(), answer);
+  for (const page of changing()) {
+    if (await pages.match(page)) await keepNow(pages, page);
   }
+};
+const keepNow = async (pages, page) => {
+  const answer = await fetch(page);
+  if (!answer.ok || answer.redirected) throw new Error("not kept");
+  await pages.put(page, answer);
 };
 document.addEventListener("htmx:afterRequest", (event) => {
   const { successful, requestConfig } = event.detail;
-  if (successful && requestConfig.verb === "post" && /\/road\/(?!draft|simulated)/.test(requestConfig.path)) {
+  if (
+    successful &&
+    requestConfig.verb === "post" &&
+    /\/road\/(?!draft|simulated)|\/before$/.test(requestConfig.path)
+  ) {
     renew().catch(() => {});
   }
 });
@@ -64,7 +73,7 @@ const begin = async () => {
   if (!("serviceWorker" in navigator)) {
     if (said)
       said.textContent =
-        "This connection is not encrypted, so the page cannot be kept here: take the PDF along.";
+        "This connection is not encrypted, so the page cannot be kept here: take it along on paper.";
     return;
   }
   await navigator.serviceWorker.register("/worker.js");
@@ -72,15 +81,10 @@ const begin = async () => {
   if (document.querySelector("[data-waits]")) await keepParts();
   if (!said) return;
   const pages = await caches.open(PAGES);
-  if (!(await pages.match(card()))) await renewFirst(pages);
+  // The first page of all was fetched before there was a worker to keep it.
+  if (!(await pages.match(said.dataset.keeps))) await keepNow(pages, said.dataset.keeps);
   said.textContent = "Kept on this phone: it opens without connection too, and what you enter waits here.";
 };
-const renewFirst = async (pages) => {
-  // The first page of all was fetched before there was a worker to keep it.
-  const answer = await fetch(card());
-  if (!answer.ok || answer.redirected) throw new Error("not kept");
-  await pages.put(card(), answer);
-};
 begin().catch(() => {
-  if (said) said.textContent = "This page could not be kept on this phone: take the PDF along.";
+  if (said) said.textContent = "This page could not be kept on this phone: take it along on paper.";
 });

@@ -10,7 +10,11 @@ const list = async () => {
       const link = document.createElement("a");
       link.href = url.pathname + url.search;
       const [, , job, station, card] = url.pathname.split("/");
-      link.textContent = [job, card ? "road card" : station, url.searchParams.get("card")]
+      link.textContent = [
+        job,
+        card ? "road card" : station === "before" ? "before each journey" : station,
+        url.searchParams.get("card"),
+      ]
         .filter(Boolean)
         .join(", ");
       const item = document.createElement("li");

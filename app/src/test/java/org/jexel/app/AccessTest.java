@@ -72,7 +72,8 @@ class AccessTest {
           "/jobs/J1001/road/curve",
           "/jobs/J1001/road/simulated",
           "/jobs/J1001/road/settle-even",
-          "/jobs/J1001/road/settle");
+          "/jobs/J1001/road/settle",
+          "/jobs/J1001/before");
 
   @Autowired private MockMvc mvc;
   @Autowired private JobRepository jobs;

@@ -13,6 +13,7 @@ import org.openqa.selenium.Keys;
 /** A phone where the server is not reached: what is worked on there, and what becomes of it. */
 class AwayIT {
   private static final String CARD = "/jobs/J1003/road/card";
+  private static final String LIST = "/jobs/J1003/before";
   private RunScript script;
 
   @BeforeEach
@@ -71,6 +72,8 @@ class AwayIT {
       browser.open(CARD);
       browser.await("kept", () -> browser.text("#kept").startsWith("Kept on this phone"));
       String begin = browser.text("#card-now h2");
+      browser.open(LIST);
+      browser.await("kept", () -> browser.text("#kept").startsWith("Kept on this phone"));
       browser.open("/jobs/J1003/bench?card=supply.battery");
       browser.await("the bench", () -> browser.has("#reading"));
       long before = count("test_stop");
@@ -96,10 +99,14 @@ class AwayIT {
           .isNotEqualTo(second)
           .startsWith("Row ");
       drive(browser, "firm", 4);
+      browser.open(LIST);
+      browser.at("#TYRES-FAILS").sendKeys(Keys.SPACE);
+      browser.at("#wrong").sendKeys("cut in the left one", Keys.ENTER);
+      waits(browser, 5);
       browser.open("/jobs/J1003/rig");
       assertThat(browser.text("h1")).isEqualTo("The server is not reached from here");
       browser.await("what is kept", () -> browser.text("#pages").contains("J1003, road card"));
-      waits(browser, 4);
+      waits(browser, 5);
 
       network(browser, true);
       script.up();
@@ -128,6 +135,7 @@ class AwayIT {
           .as("in order")
           .isEqualTo(2L);
       assertThat(script.asked("select count(*) from reading where typed = '12.63'")).isEqualTo(1L);
+      assertThat(count("before_tow where wrong = 'cut in the left one'")).isEqualTo(1L);
       browser.open(CARD);
       assertThat(browser.text(".report")).contains("after 6 stops");
       assertThat(browser.has("#as-seen")).isFalse();

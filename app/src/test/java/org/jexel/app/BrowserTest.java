@@ -298,6 +298,7 @@ class BrowserTest {
             "/jobs/J1001/bench?card=continuity.lamp_tail_rear_left",
             "/jobs/J1004/bench/sheet",
             "/jobs/J1005/bench?card=finder",
+            "/jobs/J1003/before",
             "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
             "/jobs/J1005/bench?card=meter",
             "/jobs/J1005/bench?card=helper",

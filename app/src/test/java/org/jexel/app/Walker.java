@@ -92,6 +92,7 @@ public final class Walker {
             "harness/materials.csv",
             "bench.pdf",
             "road/card",
+            "before",
             "road.pdf",
             "bench/sheet")) {
       paths.add(job + "/" + paper);

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.check.Round;
 import org.jexel.core.harness.Problem;
+import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -44,6 +45,14 @@ public record InShort(List<String> words, List<String> open) {
     List<String> open = new ArrayList<>();
     words.add(checks(found, work.record().rig().hasElectricBrakes()));
     of(found, Found.FAILS).forEach(title -> open.add("Fails: " + title));
+    work.care()
+        .wrong()
+        .ifPresent(
+            list ->
+                open.add(
+                    "Before the journey of %s: %s"
+                        .formatted(
+                            Measure.DATE.text(CalendarDay.si(list.day()), units), list.words())));
     ratings(work.rig(), words, open);
     if (work.record().rig().hasElectricBrakes()) {
       words.add(breakaway(work));

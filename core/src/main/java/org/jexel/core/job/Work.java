@@ -21,6 +21,7 @@ public final class Work {
   private final CabWork cab;
   private final BreakawayWork breakaway;
   private final RoadWork road;
+  private final CareWork care;
   private final Once<Progress> progress;
 
   /**
@@ -39,6 +40,7 @@ public final class Work {
     Once<List<Train.Brake>> brakes =
         new Once<>(() -> planner.brakes(record.rig(), record.shop().stock()));
     this.road = new RoadWork(record, plan, brakes, rig, bench, breakaway);
+    this.care = new CareWork(record, rig, road, units);
     this.progress = new Once<>(() -> planner.progress(record, units, this::workedOut));
   }
 
@@ -74,6 +76,10 @@ public final class Work {
 
   public RoadWork road() {
     return road;
+  }
+
+  public CareWork care() {
+    return care;
   }
 
   /** What an owner reads first. */

@@ -17,6 +17,8 @@ import org.jexel.core.Rigs;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.breakaway.BreakawayRule;
 import org.jexel.core.cab.Fitting;
+import org.jexel.core.care.BeforeTow;
+import org.jexel.core.care.LookedOver;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
 import org.jexel.core.harness.Step;
@@ -97,6 +99,7 @@ class NextActsTest {
   private final Map<String, Object[]> sheet = new LinkedHashMap<>();
   private final List<LoadItem> load = new ArrayList<>();
   private final List<Taken> readings = new ArrayList<>();
+  private final List<LookedOver> lists = new ArrayList<>();
   private final List<Mended> repairs = new ArrayList<>();
   private final List<TestStop> stops = new ArrayList<>();
   private Wish wish = Wish.ANNUAL;
@@ -126,6 +129,7 @@ class NextActsTest {
             .read(readings, repairs)
             .ticked(ticked)
             .driven(stops, said, settings)
+            .lookedOver(lists)
             .build(),
         Planner.ANEW,
         UnitSystem.METRIC);
@@ -224,6 +228,21 @@ class NextActsTest {
       assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
       assertThat(String.join(" ", work().inShort().open())).contains("Only practised");
     }
+  }
+
+  /** What was wrong before a journey is open until somebody looks again and finds it right. */
+  @Test
+  void whatWasWrongBeforeAJourneyIsOpenUntilTheNextList() {
+    entered(UNBRAKED, LENGTHS, PLATES);
+    for (Verdict seen : List.of(Verdict.FAILS, Verdict.HOLDS)) {
+      lists.add(
+          new LookedOver(
+              MORNING, DAY, "Somebody", Map.of(BeforeTow.Part.TYRES, seen), "a cut in the left"));
+      assertThat(work().inShort().open().stream().filter(line -> line.contains("tyres (a cut")))
+          .hasSize(seen == Verdict.FAILS ? 1 : 0);
+    }
+    JobRecord before = work().record().asOf(MORNING.minusSeconds(1), DAY);
+    assertThat(before.lookedOver()).isEmpty();
   }
 
   /** Practice opens no gate: what the simulated meter showed asks for a reason in writing. */
