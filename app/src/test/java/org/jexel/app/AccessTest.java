@@ -73,7 +73,8 @@ class AccessTest {
           "/jobs/J1001/road/simulated",
           "/jobs/J1001/road/settle-even",
           "/jobs/J1001/road/settle",
-          "/jobs/J1001/before");
+          "/jobs/J1001/before",
+          "/jobs/J1001/driver");
 
   @Autowired private MockMvc mvc;
   @Autowired private JobRepository jobs;

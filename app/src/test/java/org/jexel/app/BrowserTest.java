@@ -299,6 +299,7 @@ class BrowserTest {
             "/jobs/J1004/bench/sheet",
             "/jobs/J1005/bench?card=finder",
             "/jobs/J1003/before",
+            "/jobs/J1006/driver",
             "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
             "/jobs/J1005/bench?card=meter",
             "/jobs/J1005/bench?card=helper",

@@ -93,6 +93,8 @@ public final class Walker {
             "bench.pdf",
             "road/card",
             "before",
+            "driver",
+            "driver.pdf",
             "road.pdf",
             "bench/sheet")) {
       paths.add(job + "/" + paper);

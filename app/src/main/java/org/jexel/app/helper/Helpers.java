@@ -1,8 +1,5 @@
 package org.jexel.app.helper;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import io.github.bucket4j.Bucket;
 import java.io.IOException;
 import java.security.SecureRandom;
 import java.time.Clock;
@@ -15,6 +12,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.security.Guesses;
 import org.jexel.core.check.Check;
 import org.jexel.core.job.Station;
 import org.springframework.context.event.ContextClosedEvent;
@@ -46,7 +44,6 @@ public class Helpers {
   /** So long one can still see who opened a page. */
   private static final Duration KEPT = Duration.ofDays(30);
 
-  private static final int GUESSES = 12;
   private static final int FOLLOWERS = 8;
 
   private final HelperPageRepository pages;
@@ -54,8 +51,7 @@ public class Helpers {
   private final SecureRandom dice = new SecureRandom();
   private final Map<Long, Hold> shown = new ConcurrentHashMap<>();
   private final Map<Long, List<SseEmitter>> followers = new ConcurrentHashMap<>();
-  private final Cache<String, Bucket> guesses =
-      Caffeine.newBuilder().maximumSize(10_000).expireAfterAccess(Duration.ofMinutes(10)).build();
+  private final Guesses guesses = new Guesses();
 
   Helpers(HelperPageRepository pages, Clock clock) {
     this.pages = pages;
@@ -101,18 +97,7 @@ public class Helpers {
 
   /** Whether too many wrong codes came from an address; right ones are not told apart then. */
   boolean spent(String address) {
-    return guesses(address).getAvailableTokens() == 0;
-  }
-
-  private Bucket guesses(String address) {
-    return guesses.get(
-        address,
-        a ->
-            Bucket.builder()
-                .addLimit(
-                    limit ->
-                        limit.capacity(GUESSES).refillIntervally(GUESSES, Duration.ofMinutes(1)))
-                .build());
+    return guesses.spent(address);
   }
 
   /**
@@ -130,7 +115,7 @@ public class Helpers {
             .filter(page -> page.open(clock.instant()))
             .filter(page -> page.job().nextStation() != Station.HANDOVER);
     if (found.isEmpty()) {
-      guesses(address).tryConsume(1);
+      guesses.wrong(address);
     }
     return found;
   }

@@ -43,7 +43,7 @@ class SecurityConfig {
   };
 
   private static final String[] OPEN = {
-    "/sign-in", "/first-owner", "/error", "/h", "/h/*", "/h/*/events"
+    "/sign-in", "/first-owner", "/error", "/h", "/h/*", "/h/*/events", "/d/*"
   };
 
   private static final String DESCRIPTION = "/api/openapi/**";

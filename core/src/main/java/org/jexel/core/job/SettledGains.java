@@ -1,6 +1,7 @@
 package org.jexel.core.job;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -60,6 +61,22 @@ public record SettledGains(List<Profile> all, Optional<Surface> surface) {
   public List<Profile> told() {
     List<Profile> hold = thatHold().toList();
     return hold.isEmpty() ? newest().stream().toList() : hold;
+  }
+
+  /**
+   * What a driver sets: for each surface and load the newest setting of those that hold once that
+   * load is on the trailer. That of the load of now comes first.
+   */
+  public List<Profile> forTheDriver() {
+    List<Profile> newest = new ArrayList<>();
+    for (Profile profile : all) {
+      if (profile.soundForItsLoad()
+          && newest.stream().noneMatch(kept -> kept.setting().isLike(profile.setting()))) {
+        newest.add(profile);
+      }
+    }
+    newest.sort(Comparator.comparing(profile -> !profile.holds()));
+    return newest;
   }
 
   /** The newest, whether it still holds or not. */

@@ -87,6 +87,11 @@ public final class Work {
     return InShort.of(this, units);
   }
 
+  /** What whoever drives it takes along. */
+  public DriversCard driversCard() {
+    return DriversCard.of(this, units);
+  }
+
   /** How the stations stand, and what comes next. */
   public Progress progress() {
     return progress.get();

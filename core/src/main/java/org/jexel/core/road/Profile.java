@@ -13,8 +13,9 @@ import java.util.Optional;
  *
  * @param setting as it was settled
  * @param stale why it holds no longer; empty where it does
+ * @param soundForItsLoad whether it holds once its own load is on the trailer again
  */
-public record Profile(Setting setting, List<String> stale) {
+public record Profile(Setting setting, List<String> stale, boolean soundForItsLoad) {
   /** A trailer heavier or lighter by more is another one to its brakes. */
   private static final double SAME_LOAD = 0.1;
 
@@ -47,9 +48,6 @@ public record Profile(Setting setting, List<String> stale) {
       boolean practised,
       LocalDate day) {
     List<String> stale = new ArrayList<>();
-    if (!sameLoad(trailerMass, setting.trailerMass())) {
-      stale.add("another load");
-    }
     if (Math.abs(vehicleMass / setting.vehicleMass() - 1) > SAME_VEHICLE) {
       stale.add("another vehicle");
     }
@@ -59,11 +57,23 @@ public record Profile(Setting setting, List<String> stale) {
     if (mended.filter(at -> at.isAfter(setting.at())).isPresent()) {
       stale.add("brakes or wiring worked on since");
     }
-    LocalDate settled = LocalDate.ofInstant(setting.at(), ZoneOffset.UTC);
-    if (settled.plusMonths(MONTHS).isBefore(day)) {
+    if (until(setting).isBefore(day)) {
       stale.add("older than six months");
     }
-    return new Profile(setting, stale);
+    boolean sound = stale.isEmpty();
+    if (!sameLoad(trailerMass, setting.trailerMass())) {
+      stale.add(0, "another load");
+    }
+    return new Profile(setting, stale, sound);
+  }
+
+  /** The day after which it is to be found anew, whatever stayed as it was. */
+  public LocalDate until() {
+    return until(setting);
+  }
+
+  private static LocalDate until(Setting setting) {
+    return LocalDate.ofInstant(setting.at(), ZoneOffset.UTC).plusMonths(MONTHS);
   }
 
   public boolean holds() {

@@ -23,6 +23,13 @@ public record Setting(
     Instant at,
     String who) {
 
+  /** Whether another one answers the same: by the same school, on that surface with that load. */
+  public boolean isLike(Setting other) {
+    return school == other.school
+        && surface == other.surface
+        && Profile.sameLoad(trailerMass, other.trailerMass);
+  }
+
   /** What a setting answers. */
   public enum School {
     BELOW_LOCK("Just below lock-up"),

@@ -42,8 +42,7 @@ import org.junit.jupiter.api.Test;
 
 /** One next act, and the states of the stations, as a job goes on. */
 class NextActsTest {
-  private static final Shop SHOP =
-      new Shop(WireSize.GAUGES, TongueBand.NORTH_AMERICA, BreakawayRule.USUAL);
+  static final Shop SHOP = new Shop(WireSize.GAUGES, TongueBand.NORTH_AMERICA, BreakawayRule.USUAL);
   private static final Object[] PLATES = {
     RigField.KERB_MASS, 2100,
     RigField.TOW_RATING, 2500,
