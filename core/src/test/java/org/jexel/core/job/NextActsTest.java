@@ -256,6 +256,9 @@ class NextActsTest {
     readings.clear();
     read.forEach(one -> readings.add(practised(one)));
     assertThat(state(Station.BENCH)).isEqualTo(StationState.WATCH);
+    assertThat(work().inShort().words())
+        .contains("The pull of the breakaway’s pin was only practised, with the simulated meter.")
+        .noneMatch(word -> word.contains("read to its end"));
     assertThat(work().road().gate().lines())
         .filteredOn(line -> line.id().equals("brake.amps"))
         .isNotEmpty()
