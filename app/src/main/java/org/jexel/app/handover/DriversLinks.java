@@ -2,7 +2,7 @@ package org.jexel.app.handover;
 
 import java.security.SecureRandom;
 import java.time.Clock;
-import java.util.Base64;
+import java.util.HexFormat;
 import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.security.Guesses;
@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Addresses of drivers' cards: opened, found, taken back. One at a time for each job. */
 @Service
 class DriversLinks {
-  private static final int BYTES = 32;
+  private static final int BYTES = 20;
 
   private final DriversLinkRepository links;
   private final Clock clock;
@@ -39,10 +39,7 @@ class DriversLinks {
     dice.nextBytes(token);
     links.save(
         new DriversLink(
-            file.job(),
-            Base64.getUrlEncoder().withoutPadding().encodeToString(token),
-            file.person(),
-            clock.instant()));
+            file.job(), HexFormat.of().formatHex(token), file.person(), clock.instant()));
   }
 
   /** Takes back every address of a job. */
