@@ -1,5 +1,5 @@
 /* What becomes of an answer: it is swapped in, and nothing that was typed since is lost to it. That a
-   draft never overtakes the record of its form is said by hx-sync in the templates. */
+   draft waits for the one before it, and a record does not, is said by hx-sync in the templates. */
 import { say } from "./say.js";
 
 if (window.Idiomorph) {
@@ -30,6 +30,18 @@ document.addEventListener("htmx:afterSwap", () => {
     field.checked = checked;
   });
   newer = [];
+});
+
+/* From the press on, a form's drafts are what it records anyway. One that came later would wait in the
+   record's place, of which there is one alone, and push it out. */
+const recording = new WeakSet();
+document.addEventListener("submit", (event) => recording.add(event.target), true);
+["htmx:afterRequest", "htmx:validation:halted"].forEach((name) => {
+  document.addEventListener(name, (event) => recording.delete(event.target));
+});
+document.addEventListener("htmx:confirm", (event) => {
+  const { elt, path } = event.detail;
+  if (path.endsWith("/draft") && recording.has(elt.closest("form"))) event.preventDefault();
 });
 
 /* A part that is being moved keeps the focus; any other form gives it up when it is sent. */

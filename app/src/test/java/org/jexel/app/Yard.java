@@ -1,6 +1,5 @@
 package org.jexel.app;
 
-import java.time.Duration;
 import java.util.List;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
@@ -13,9 +12,6 @@ import org.openqa.selenium.support.ui.Select;
  */
 final class Yard {
   private static final List<String> SOUND = List.of("hums", "turns freely", "stands", "wakes");
-
-  /** So long a hand waits for a press before it presses again. */
-  private static final Duration AGAIN = Duration.ofSeconds(10);
 
   private final Browser browser;
   private int acts;
@@ -65,21 +61,6 @@ final class Yard {
   void press(String css) {
     acts++;
     browser.at(css).sendKeys(Keys.ENTER);
-  }
-
-  /** A key that falls into a swap is pressed again, as a hand would; it is one act. */
-  private void pressUntil(String css, Browser.Soon done) {
-    press(css);
-    long[] again = {System.nanoTime() + AGAIN.toNanos()};
-    browser.await(
-        css,
-        () -> {
-          if (!done.holds() && System.nanoTime() > again[0] && browser.has(css)) {
-            browser.at(css).sendKeys(Keys.ENTER);
-            again[0] = System.nanoTime() + AGAIN.toNanos();
-          }
-          return done.holds();
-        });
   }
 
   void pick(String css, String option) {
@@ -198,10 +179,10 @@ final class Yard {
       acts++;
       browser.at("#reading").sendKeys(expected, Keys.ENTER);
     } else if (browser.has(".card-row.open button[name=atOnce]")) {
-      pressUntil(".card-row.open button[name=atOnce]", () -> !next().equals(act));
+      press(".card-row.open button[name=atOnce]");
     } else {
       sound();
-      pressUntil(".card-row.open .round .act.primary", () -> !next().equals(act));
+      press(".card-row.open .round .act.primary");
     }
     browser.await("it stands", () -> !next().equals(act));
   }
