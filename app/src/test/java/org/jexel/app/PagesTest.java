@@ -144,7 +144,7 @@ class PagesTest {
     for (String ref : List.of("J1001", "J1006")) {
       for (Station station : Station.values()) {
         String path = "/jobs/" + ref + "/" + station.path();
-        assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(16);
+        assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(15);
       }
     }
   }
@@ -154,7 +154,7 @@ class PagesTest {
     for (String card :
         List.of("steps", "choices", "plan", "circuits", "colours", "box", "faces", "lists")) {
       String path = "/jobs/J1001/harness?card=" + card;
-      assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(17);
+      assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(16);
     }
   }
 
@@ -167,7 +167,7 @@ class PagesTest {
     Map<String, String> posted =
         Map.of("reading", "12.4", "seen", "0", "requestKey", "counted-" + ref);
     assertThat(statements(() -> electrician.post("/jobs/" + ref + "/bench/socket.left", posted)))
-        .isLessThanOrEqualTo(23);
+        .isLessThanOrEqualTo(22);
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=socket.left")).contains("12.40");
   }
 

@@ -52,7 +52,9 @@ class BeforeTowController {
     model.put("requestKey", UUID.randomUUID().toString());
     model.put("list", list);
     model.put("answers", List.of(Verdict.HOLDS, Verdict.FAILS));
-    model.put("done", file.record().lookedOver());
+    BeforeTowService.Kept kept = service.kept(file);
+    model.put("done", kept.lists());
+    model.put("unread", kept.unread());
     model.put("typed", typed);
     model.put(
         "problems",

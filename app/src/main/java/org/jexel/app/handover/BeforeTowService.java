@@ -2,16 +2,19 @@ package org.jexel.app.handover;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.Waited;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.care.BeforeTow;
-import org.jexel.core.job.Station;
+import org.jexel.core.care.LookedOver;
 import org.jexel.core.quantity.Verdict;
 import org.springframework.stereotype.Service;
 
@@ -36,6 +39,34 @@ class BeforeTowService {
     this.lists = lists;
     this.drafts = drafts;
     this.clock = clock;
+  }
+
+  /**
+   * Every list of a job, in the order in which they were walked.
+   *
+   * @param lists that say something to this version
+   * @param unread how many do not
+   */
+  record Kept(List<LookedOver> lists, int unread) {}
+
+  Kept kept(JobFile file) {
+    return kept(file, lists.ofJob(file.job().id()));
+  }
+
+  /** The newest list, if it says something to this version. */
+  Optional<LookedOver> newest(JobFile file) {
+    List<LookedOver> known = kept(file, lists.newest(file.job().id())).lists();
+    return known.stream().skip(Math.max(0, known.size() - 1)).findFirst();
+  }
+
+  private static Kept kept(JobFile file, List<TowLine> lines) {
+    ZoneId zone = file.job().workshop().zone();
+    List<LookedOver> known =
+        lines.stream()
+            .filter(line -> Words.known(() -> line.list(zone)))
+            .map(line -> line.list(zone))
+            .toList();
+    return new Kept(known, lines.size() - known.size());
   }
 
   /** A form as understood: what was seen of each part that is asked, or the problems by field. */
@@ -107,6 +138,5 @@ class BeforeTowService {
             at,
             clock.instant(),
             key));
-    file.changed(Station.HANDOVER);
   }
 }

@@ -37,10 +37,18 @@ class HandoverController {
   private final Pdf pdf;
   private final Shapes shapes;
   private final Towline towline;
+  private final BeforeTowService beforeTow;
   private final Clock clock;
 
   HandoverController(
-      JobFiles files, StationPages pages, Pdf pdf, Shapes shapes, Towline towline, Clock clock) {
+      JobFiles files,
+      StationPages pages,
+      Pdf pdf,
+      Shapes shapes,
+      Towline towline,
+      BeforeTowService beforeTow,
+      Clock clock) {
+    this.beforeTow = beforeTow;
     this.files = files;
     this.pages = pages;
     this.pdf = pdf;
@@ -94,7 +102,7 @@ class HandoverController {
     model.put("weighed", file.work().rig().isWeighed());
     model.put("gaps", file.work().rig().gaps());
     model.put("load", file.work().rig().load());
-    model.put("short", file.work().inShort());
+    model.put("short", file.work().inShort(beforeTow.newest(file)));
     model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
     model.put("cautions", cautions(file));
     return model;

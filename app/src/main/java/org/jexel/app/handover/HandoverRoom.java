@@ -1,7 +1,6 @@
 package org.jexel.app.handover;
 
 import org.jexel.app.drawing.Canvas;
-import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
@@ -12,20 +11,9 @@ import org.springframework.stereotype.Component;
 /** The handover among the stations. */
 @Component
 class HandoverRoom implements StationRoom {
-  private final TowLineRepository lists;
-
-  HandoverRoom(TowLineRepository lists) {
-    this.lists = lists;
-  }
-
   @Override
   public Station station() {
     return Station.HANDOVER;
-  }
-
-  @Override
-  public HandoverRows rows(Job job) {
-    return new HandoverRows(lists.ofJob(job.id()));
   }
 
   @Override

@@ -12,6 +12,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -75,17 +76,14 @@ class TowLine {
   /**
    * As the core knows it.
    *
+   * @param zone of the workshop
    * @throws IllegalArgumentException if the row holds a word that is none
    */
-  LookedOver list() {
+  LookedOver list(ZoneId zone) {
     Map<BeforeTow.Part, Verdict> seen = new EnumMap<>(BeforeTow.Part.class);
     parts.forEach(
         part -> seen.put(BeforeTow.Part.valueOf(part.part()), Verdict.valueOf(part.verdict())));
-    LocalDate day = LocalDate.ofInstant(lookedAt, job.workshop().zone());
+    LocalDate day = LocalDate.ofInstant(lookedAt, zone);
     return new LookedOver(lookedAt, day, person.name(), seen, wrong);
-  }
-
-  Long id() {
-    return id;
   }
 }

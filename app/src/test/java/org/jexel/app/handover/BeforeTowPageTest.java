@@ -136,4 +136,18 @@ class BeforeTowPageTest {
           .hasMessageContaining("A list stands");
     }
   }
+
+  /** A part that only a later version knows: the list is counted, and no page fails. */
+  @Test
+  void aListOfAnotherVersionIsSaidToBeThere() throws Exception {
+    String ref = electrician.newJob("Before tow, later version", "NONE", "1");
+    walked(ref, all(electrician.page(before(ref)), "HOLDS"));
+    sql.update(
+        "insert into before_tow_part (list_id, part, verdict)"
+            + " select t.id, 'WINGS', 'FAILS' from before_tow t join job j on j.id = t.job_id"
+            + " where j.ref = ?",
+        ref);
+    assertThat(electrician.page(before(ref))).contains("1 of another version");
+    assertThat(electrician.page("/jobs/" + ref + "/handover")).doesNotContain("Before the journey");
+  }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
+import org.jexel.core.care.LookedOver;
 import org.jexel.core.check.Round;
 import org.jexel.core.harness.Problem;
 import org.jexel.core.quantity.CalendarDay;
@@ -39,14 +40,14 @@ public record InShort(List<String> words, List<String> open) {
     HOLDS
   }
 
-  static InShort of(Work work, UnitSystem units) {
+  static InShort of(Work work, Optional<LookedOver> beforeTow, UnitSystem units) {
     Map<Found, List<String>> found = found(work.bench());
     List<String> words = new ArrayList<>();
     List<String> open = new ArrayList<>();
     words.add(checks(found, work.record().rig().hasElectricBrakes()));
     of(found, Found.FAILS).forEach(title -> open.add("Fails: " + title));
-    work.care()
-        .wrong()
+    beforeTow
+        .filter(list -> list.verdict() == Verdict.FAILS)
         .ifPresent(
             list ->
                 open.add(

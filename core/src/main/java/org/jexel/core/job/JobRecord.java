@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.jexel.core.cab.Fitting;
-import org.jexel.core.care.LookedOver;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
 import org.jexel.core.rig.Rig;
@@ -36,7 +35,6 @@ import org.jspecify.annotations.Nullable;
  * @param said before wheels turn, oldest first
  * @param settings every settled gain, oldest first
  * @param volts by gain, as read at the connector
- * @param lookedOver before journeys, in the order in which that was
  */
 public record JobRecord(
     Rig rig,
@@ -52,8 +50,7 @@ public record JobRecord(
     List<TestStop> stops,
     List<Said> said,
     List<Setting> settings,
-    List<VoltsByGain.Reading> volts,
-    List<LookedOver> lookedOver) {
+    List<VoltsByGain.Reading> volts) {
   public JobRecord {
     readings = List.copyOf(readings);
     repairs = List.copyOf(repairs);
@@ -63,7 +60,6 @@ public record JobRecord(
     said = List.copyOf(said);
     settings = List.copyOf(settings);
     volts = List.copyOf(volts);
-    lookedOver = List.copyOf(lookedOver);
   }
 
   /**
@@ -85,8 +81,7 @@ public record JobRecord(
         stops.stream().filter(stop -> !stop.at().isAfter(at)).toList(),
         said.stream().filter(word -> !word.at().isAfter(at)).toList(),
         settings.stream().filter(setting -> !setting.at().isAfter(at)).toList(),
-        volts,
-        lookedOver.stream().filter(list -> !list.at().isAfter(at)).toList());
+        volts);
   }
 
   /** A job of which nothing is recorded but what it starts from. */
@@ -110,7 +105,6 @@ public record JobRecord(
     private List<Said> said = List.of();
     private List<Setting> settings = List.of();
     private List<VoltsByGain.Reading> volts = List.of();
-    private List<LookedOver> lookedOver = List.of();
 
     private Builder(Wish wish, boolean alone, Shop shop, LocalDate day) {
       this.wish = wish;
@@ -162,28 +156,10 @@ public record JobRecord(
       return this;
     }
 
-    public Builder lookedOver(List<LookedOver> lists) {
-      this.lookedOver = lists;
-      return this;
-    }
-
     public JobRecord build() {
       return new JobRecord(
-          rig(),
-          wish,
-          alone,
-          shop,
-          day,
-          readings,
-          repairs,
-          ticked,
-          colours,
-          found,
-          stops,
-          said,
-          settings,
-          volts,
-          lookedOver);
+          rig(), wish, alone, shop, day, readings, repairs, ticked, colours, found, stops, said,
+          settings, volts);
     }
   }
 }

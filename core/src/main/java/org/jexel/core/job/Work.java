@@ -3,7 +3,9 @@ package org.jexel.core.job;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.jexel.core.braking.Train;
+import org.jexel.core.care.LookedOver;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.quantity.UnitSystem;
 
@@ -82,9 +84,14 @@ public final class Work {
     return care;
   }
 
-  /** What an owner reads first. */
-  public InShort inShort() {
-    return InShort.of(this, units);
+  /**
+   * What an owner reads first.
+   *
+   * @param beforeTow the newest list that was walked before a journey; no part of the job's record,
+   *     since journeys go on when the job is done
+   */
+  public InShort inShort(Optional<LookedOver> beforeTow) {
+    return InShort.of(this, beforeTow, units);
   }
 
   /** What whoever drives it takes along. */

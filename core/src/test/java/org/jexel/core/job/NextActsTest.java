@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jexel.core.Rigs;
@@ -98,7 +99,7 @@ class NextActsTest {
   private final Map<String, Object[]> sheet = new LinkedHashMap<>();
   private final List<LoadItem> load = new ArrayList<>();
   private final List<Taken> readings = new ArrayList<>();
-  private final List<LookedOver> lists = new ArrayList<>();
+  private Optional<LookedOver> beforeTow = Optional.empty();
   private final List<Mended> repairs = new ArrayList<>();
   private final List<TestStop> stops = new ArrayList<>();
   private Wish wish = Wish.ANNUAL;
@@ -128,10 +129,13 @@ class NextActsTest {
             .read(readings, repairs)
             .ticked(ticked)
             .driven(stops, said, settings)
-            .lookedOver(lists)
             .build(),
         Planner.ANEW,
         UnitSystem.METRIC);
+  }
+
+  private InShort inShort() {
+    return work().inShort(beforeTow);
   }
 
   private NextAct next() {
@@ -208,24 +212,24 @@ class NextActsTest {
   @Test
   void inShortSaysNoMoreThanWasRead() {
     entered(UNBRAKED, LENGTHS, PLATES);
-    assertThat(work().inShort().words()).first().isEqualTo("Nothing was measured on it yet.");
+    assertThat(inShort().words()).first().isEqualTo("Nothing was measured on it yet.");
     prove();
     List<Taken> sound = List.copyOf(readings);
-    assertThat(work().inShort().words().get(0)).startsWith("All ").endsWith("made and hold.");
-    assertThat(work().inShort().open()).allMatch(o -> o.startsWith("Harness is to be watched: "));
+    assertThat(inShort().words().get(0)).startsWith("All ").endsWith("made and hold.");
+    assertThat(inShort().open()).allMatch(o -> o.startsWith("Harness is to be watched: "));
     Check first = work().bench().check("socket.tail").orElseThrow();
     read(first.id(), 0);
-    assertThat(work().inShort().open().get(0)).isEqualTo("Fails: " + first.title());
-    assertThat(work().inShort().words().get(0)).contains(", 1 fail").doesNotContain("All ");
+    assertThat(inShort().open().get(0)).isEqualTo("Fails: " + first.title());
+    assertThat(inShort().words().get(0)).contains(", 1 fail").doesNotContain("All ");
     for (int i = 0; i < sound.size(); i++) {
       readings.clear();
       readings.addAll(sound);
       Taken one = readings.remove(i);
-      assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
-      assertThat(String.join(" ", work().inShort().open())).contains("Not checked: ");
+      assertThat(inShort().words().get(0)).as(one.check()).doesNotContain("All ");
+      assertThat(String.join(" ", inShort().open())).contains("Not checked: ");
       readings.add(practised(one));
-      assertThat(work().inShort().words().get(0)).as(one.check()).doesNotContain("All ");
-      assertThat(String.join(" ", work().inShort().open())).contains("Only practised");
+      assertThat(inShort().words().get(0)).as(one.check()).doesNotContain("All ");
+      assertThat(String.join(" ", inShort().open())).contains("Only practised");
     }
   }
 
@@ -234,14 +238,17 @@ class NextActsTest {
   void whatWasWrongBeforeAJourneyIsOpenUntilTheNextList() {
     entered(UNBRAKED, LENGTHS, PLATES);
     for (Verdict seen : List.of(Verdict.FAILS, Verdict.HOLDS)) {
-      lists.add(
-          new LookedOver(
-              MORNING, DAY, "Somebody", Map.of(BeforeTow.Part.TYRES, seen), "a cut in the left"));
-      assertThat(work().inShort().open().stream().filter(line -> line.contains("tyres (a cut")))
+      beforeTow =
+          Optional.of(
+              new LookedOver(
+                  MORNING,
+                  DAY,
+                  "Somebody",
+                  Map.of(BeforeTow.Part.TYRES, seen),
+                  "a cut in the left"));
+      assertThat(inShort().open().stream().filter(line -> line.contains("tyres (a cut")))
           .hasSize(seen == Verdict.FAILS ? 1 : 0);
     }
-    JobRecord before = work().record().asOf(MORNING.minusSeconds(1), DAY);
-    assertThat(before.lookedOver()).isEmpty();
   }
 
   /** Practice opens no gate: what the simulated meter showed asks for a reason in writing. */
@@ -256,7 +263,7 @@ class NextActsTest {
     readings.clear();
     read.forEach(one -> readings.add(practised(one)));
     assertThat(state(Station.BENCH)).isEqualTo(StationState.WATCH);
-    assertThat(work().inShort().words())
+    assertThat(inShort().words())
         .contains("The pull of the breakaway’s pin was only practised, with the simulated meter.")
         .noneMatch(word -> word.contains("read to its end"));
     assertThat(work().road().gate().lines())
@@ -272,13 +279,13 @@ class NextActsTest {
     prove();
     entered(COUPLING, new Object[] {RigField.BREAKAWAY_CAPACITY, 18000});
     assertThat(state(Station.BREAKAWAY)).isEqualTo(StationState.WATCH);
-    assertThat(work().inShort().open())
+    assertThat(inShort().open())
         .contains("Breakaway is to be watched: how long its battery holds all brakes");
     entered(new Object[] {RigField.BATTERY_INDOORS, "YES"});
-    assertThat(work().inShort().open()).anyMatch(o -> o.contains("its battery is indoors"));
+    assertThat(inShort().open()).anyMatch(o -> o.contains("its battery is indoors"));
     entered(new Object[] {RigField.BREAKAWAY_KIT, "NONE"});
-    assertThat(work().inShort().open()).contains("Breakaway fails");
-    assertThat(String.join(" ", work().inShort().words())).contains("It has no breakaway");
+    assertThat(inShort().open()).contains("Breakaway fails");
+    assertThat(String.join(" ", inShort().words())).contains("It has no breakaway");
   }
 
   /** Wire is cut by them. */
