@@ -1,5 +1,6 @@
 package org.jexel.app.bench;
 
+import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
@@ -17,10 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.LongConsumer;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
-import org.apache.commons.csv.DuplicateHeaderMode;
+import org.jexel.app.exchange.Csv;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Series;
@@ -74,46 +72,28 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
     text.mark(LONGEST_HEAD - 1);
     String head = text.readLine();
     if (head == null || head.length() >= LONGEST_HEAD - 1) {
-      return new LogRows(List.of(), List.of(), 0, "There is no first line that names columns.");
+      return refused("There is no first line that names columns.");
     }
     text.reset();
-    CSVFormat format =
-        CSVFormat.DEFAULT
-            .builder()
-            .setDelimiter(head.contains(";") ? ';' : ',')
-            .setHeader()
-            .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
-            .setSkipHeaderRecord(true)
-            .setIgnoreHeaderCase(true)
-            .setIgnoreEmptyLines(true)
-            .setTrim(true)
-            .get();
-    try (CSVParser parser = CSVParser.parse(text, format)) {
-      if (!parser.getHeaderMap().containsKey("value")) {
-        return new LogRows(
-            List.of(),
-            List.of(),
-            0,
-            "The first line has to name its columns, “value” among them; “unit”, “check” and “time”"
-                + " are understood as well.");
-      }
-      Matching matching = new Matching(file);
-      for (CSVRecord line : parser) {
-        matching.take(line, parser.getCurrentLineNumber());
-        if (matching.rows % TELL_EVERY == 0) {
-          progress.accept(matching.rows);
-        }
-      }
-      return matching.done();
-    } catch (IllegalArgumentException | IllegalStateException | IOException broken) {
-      return unreadable(broken);
+    Matching matching = new Matching(file);
+    try {
+      Csv.read(
+          text,
+          head.contains(";") ? ';' : ',',
+          row -> {
+            matching.take(row);
+            if (matching.rows % TELL_EVERY == 0) {
+              progress.accept(matching.rows);
+            }
+          });
     } catch (UncheckedIOException broken) {
-      return unreadable(broken);
+      return refused("This is no readable CSV: " + broken.getMessage());
     }
+    return matching.done();
   }
 
-  private static LogRows unreadable(Exception broken) {
-    return new LogRows(List.of(), List.of(), 0, "This is no readable CSV: " + broken.getMessage());
+  private static LogRows refused(String problem) {
+    return new LogRows(List.of(), List.of(), 0, problem);
   }
 
   /** How many rows can be recorded. */
@@ -124,6 +104,7 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
   /** Rows on their way to checks. */
   private static final class Matching {
     private final JobFile file;
+    private final Map<String, Integer> place = new HashMap<>();
     private final Map<String, Check> named = new HashMap<>();
     private final Map<String, Deque<Check>> unread = new HashMap<>();
     private final Map<String, Map<String, BenchService.Typed>> understood = new HashMap<>();
@@ -132,6 +113,7 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
     private final Map<String, String> onlyText = new HashMap<>();
     private final Map<String, Odd> odd = new LinkedHashMap<>();
     private long rows;
+    private String problem = "";
 
     Matching(JobFile file) {
       this.file = file;
@@ -144,8 +126,36 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
       }
     }
 
-    void take(CSVRecord line, long number) {
+    void take(CsvRecord row) {
+      if (place.isEmpty()) {
+        heads(row);
+      } else if (problem.isEmpty()) {
+        match(row);
+      }
+    }
+
+    private void heads(CsvRecord row) {
+      for (int i = 0; i < row.getFieldCount(); i++) {
+        String name = Csv.cell(row, i).replace("\uFEFF", "").toLowerCase(Locale.ROOT);
+        if (place.put(name, i) != null && !name.isEmpty()) {
+          problem = "This is no readable CSV: two columns are called “" + name + "”.";
+        }
+      }
+      if (!place.containsKey("value")) {
+        problem =
+            "The first line has to name its columns, “value” among them; “unit”, “check” and “time”"
+                + " are understood as well.";
+      }
+    }
+
+    private String cell(CsvRecord row, String column) {
+      Integer at = place.get(column);
+      return at == null ? "" : Csv.cell(row, at);
+    }
+
+    private void match(CsvRecord line) {
       rows++;
+      long number = line.getStartingLineNumber();
       String unit = cell(line, "unit");
       String typed = (cell(line, "value") + " " + unit).strip();
       String name = cell(line, "check");
@@ -210,6 +220,9 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
     }
 
     LogRows done() {
+      if (!problem.isEmpty()) {
+        return refused(problem);
+      }
       List<Line> lines = new ArrayList<>();
       series.forEach(
           (id, all) -> {
@@ -232,10 +245,6 @@ record LogRows(List<Line> lines, List<Odd> odd, long rows, String problem) {
           rows,
           rows == 0 ? "There is no row below the first line." : "");
     }
-  }
-
-  private static String cell(CSVRecord line, String column) {
-    return line.isMapped(column) && line.isSet(column) ? line.get(column).strip() : "";
   }
 
   private static boolean reads(Check check, String unit) {

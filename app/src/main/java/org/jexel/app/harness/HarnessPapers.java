@@ -1,8 +1,5 @@
 package org.jexel.app.harness;
 
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
@@ -10,10 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.jexel.app.drawing.PlanDrawing;
 import org.jexel.app.drawing.Shapes;
+import org.jexel.app.exchange.Csv;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -131,18 +127,9 @@ class HarnessPapers {
 
   private static ResponseEntity<byte[]> csv(
       String name, List<String> head, List<List<Object>> rows) {
-    StringWriter text = new StringWriter();
-    try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
-      printer.printRecord(head);
-      for (List<Object> row : rows) {
-        printer.printRecord(row);
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
-        .body(text.toString().getBytes(StandardCharsets.UTF_8));
+        .body(Csv.text(head, rows).getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -1,5 +1,6 @@
 package org.jexel.app.road;
 
+import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.BufferedInputStream;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -16,9 +17,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
+import org.jexel.app.exchange.Csv;
 import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.trace.Trace;
@@ -60,7 +59,7 @@ final class TraceReader {
       return head.startsWith("<") || head.startsWith("\uFEFF<")
           ? TraceGpx.read(in, MOST)
           : new TraceReader().csv(in);
-    } catch (IOException | UncheckedIOException | IllegalStateException broken) {
+    } catch (IOException | UncheckedIOException broken) {
       throw new IllegalArgumentException("This is no readable CSV: its rows break off.", broken);
     }
   }
@@ -75,19 +74,16 @@ final class TraceReader {
     text.reset();
     char delimiter = head.contains(";") ? ';' : head.contains("\t") ? '\t' : ',';
     comma = delimiter != ',';
-    CSVFormat format =
-        CSVFormat.DEFAULT.builder().setDelimiter(delimiter).setIgnoreEmptyLines(true).get();
-    try (CSVParser rows = CSVParser.parse(text, format)) {
-      boolean first = true;
-      for (CSVRecord row : rows) {
-        if (first) {
-          heads(row);
-          first = false;
-        } else {
-          take(row);
-        }
-      }
-    }
+    Csv.read(
+        text,
+        delimiter,
+        row -> {
+          if (place.isEmpty()) {
+            heads(row);
+          } else {
+            take(row);
+          }
+        });
     if (place.isEmpty()) {
       throw unnamed();
     }
@@ -99,10 +95,10 @@ final class TraceReader {
         "The first line has to name its columns: “time” and “speed”, or “time” and “ax”, “ay”, “az”.");
   }
 
-  private void heads(CSVRecord row) {
-    for (int i = 0; i < row.size(); i++) {
+  private void heads(CsvRecord row) {
+    for (int i = 0; i < row.getFieldCount(); i++) {
       int at = i;
-      TraceHead.of(row.get(i).replace("\uFEFF", ""))
+      TraceHead.of(row.getField(i).replace("\uFEFF", ""))
           .filter(head -> !place.containsKey(head.what()))
           .ifPresent(
               head -> {
@@ -134,7 +130,7 @@ final class TraceReader {
     return AXES.stream().anyMatch(column::containsKey);
   }
 
-  private void take(CSVRecord row) {
+  private void take(CsvRecord row) {
     double t = time(cell(row, TraceHead.What.TIME));
     boolean sound = Double.isFinite(t) && !(time.size() > 0 && t <= time.last());
     double[] read = new double[column.size()];
@@ -158,9 +154,8 @@ final class TraceReader {
     }
   }
 
-  private String cell(CSVRecord row, TraceHead.What what) {
-    int at = Must.have(place, what);
-    return at < row.size() ? row.get(at).strip() : "";
+  private String cell(CsvRecord row, TraceHead.What what) {
+    return Csv.cell(row, Must.have(place, what));
   }
 
   private double figure(String cell) {
