@@ -19,6 +19,10 @@ public enum Measure {
   SMALL_LENGTH(Unit.MILLIMETRE, 0, Unit.INCH, 2),
   /** What a drill or a grommet is made for. */
   DRILL(Unit.MILLIMETRE, 1, Unit.INCH, 2),
+  /** What is left of something that wears, or how wide it has worn. */
+  WEAR(Unit.MILLIMETRE, 1, Unit.INCH, 2),
+  /** How far a trailer has come. */
+  WAY(Unit.KILOMETRE, 0, Unit.MILE, 0),
   VOLTS(Unit.VOLT, 2, Unit.VOLT, 2),
   MILLIVOLTS(Unit.MILLIVOLT, 0, Unit.MILLIVOLT, 0),
   AMPS(Unit.AMPERE, 2, Unit.AMPERE, 2),
@@ -83,6 +87,10 @@ public enum Measure {
   PRESSING("builds none", "leaks away", "builds and stays"),
   /** What a hand near a drum feels after gentle stops, against the other drums. */
   HEAT("cold", "as the others", "hot"),
+  /** What eye and hand say of a part that no gauge is made for. */
+  CONDITION("not in order", "to be watched", "in order"),
+  /** Where fresh grease comes out of a hub. */
+  GREASE("none shows", "shows in front"),
   /** Where a trailer draws its vehicle while its brakes alone slow both. */
   PULLING("to the left", "straight", "to the right");
 

@@ -15,6 +15,8 @@ public enum Unit {
   TONNE(Dimension.MASS, 1000, "t", "tonne", "tonnes"),
   POUND(Dimension.MASS, 0.45359237, "lb", "lbs", "pound", "pounds"),
   METRE(Dimension.LENGTH, 1, "m", "metre", "metres", "meter", "meters"),
+  KILOMETRE(Dimension.LENGTH, 1000, "km", "kilometre", "kilometres"),
+  MILE(Dimension.LENGTH, 1609.344, "mi", "mile", "miles"),
   CENTIMETRE(Dimension.LENGTH, 0.01, "cm"),
   MILLIMETRE(Dimension.LENGTH, 0.001, "mm"),
   INCH(Dimension.LENGTH, 0.0254, "in", "inch", "inches", "\"", "''"),

@@ -1,0 +1,239 @@
+package org.jexel.core.care;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.BrakeType;
+import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.Side;
+import org.jexel.core.rig.TrailerKind;
+import org.jexel.core.rig.Wheel;
+import org.jexel.core.rig.YesNo;
+
+/**
+ * What is cared for on one trailer by date and by distance, made from what that trailer has.
+ *
+ * @param lines what is past due first, then what was never recorded, then by when it is due
+ */
+public record CarePlan(List<Line> lines) {
+  /** From here on axles stand far apart and scrub in a turn, m. */
+  private static final double SPREAD = 1.2;
+
+  private static final Wheel NO_WHEEL = new Wheel(0, Side.LEFT);
+
+  /**
+   * A part of this trailer.
+   *
+   * @param places what a figure is recorded for, by number: wheels, or the part itself under 0
+   * @param limit what a figure has to be, in words; empty where words are said of it
+   * @param interval after which it is due again
+   * @param last when it was cared for; empty where nobody recorded it
+   * @param found how each place stood then, judged today
+   * @param due when it is due again; empty where nobody recorded it
+   * @param over whether that is past
+   */
+  public record Line(
+      CarePart part,
+      Map<Integer, String> places,
+      CareHow how,
+      String limit,
+      CareInterval interval,
+      Optional<CareDone> last,
+      Map<Integer, Verdict> found,
+      Optional<CareDue> due,
+      boolean over) {
+    /** Nothing holds that is past due or was never looked at. */
+    public Verdict verdict() {
+      Verdict seen = Verdict.ofAll(found.values());
+      return over && seen == Verdict.HOLDS ? Verdict.WATCH : seen;
+    }
+
+    /** As in “axle 1 left 4.0 mm, axle 1 right 2.5 mm (watch)”, alike ones said once. */
+    public String foundWords(UnitSystem units) {
+      return last.map(done -> said(done, units)).orElse("");
+    }
+
+    private String said(CareDone done, UnitSystem units) {
+      Map<String, List<String>> by = new LinkedHashMap<>();
+      done.found()
+          .forEach(
+              (place, value) ->
+                  by.computeIfAbsent(
+                          part.measure().text(value, units)
+                              + mark(found.getOrDefault(place, Verdict.NOT_YET)),
+                          words -> new ArrayList<>())
+                      .add(places.getOrDefault(place, "another wheel")));
+      if (by.size() == 1) {
+        return by.keySet().iterator().next();
+      }
+      List<String> parts = new ArrayList<>();
+      by.forEach((words, where) -> parts.add(String.join(", ", where) + ": " + words));
+      return String.join("; ", parts);
+    }
+
+    private static String mark(Verdict verdict) {
+      return verdict.isWorry() ? " (" + verdict.label() + ")" : "";
+    }
+  }
+
+  public CarePlan {
+    lines = List.copyOf(lines);
+  }
+
+  /**
+   * @param book what was done for this trailer
+   * @param intervals of the workshop
+   * @param batteryDue when the breakaway's battery is due by its age
+   * @param day on which it is asked
+   */
+  public static CarePlan of(
+      Rig rig,
+      CareBook book,
+      Function<CarePart, CareInterval> intervals,
+      Optional<LocalDate> batteryDue,
+      LocalDate day,
+      UnitSystem units) {
+    List<Line> lines = new ArrayList<>();
+    for (CarePart part : CarePart.values()) {
+      if (has(rig, part)) {
+        lines.add(line(rig, part, book, intervals.apply(part), batteryDue, day, units));
+      }
+    }
+    lines.sort(
+        Comparator.comparing((Line line) -> !line.over())
+            .thenComparing(line -> line.last().isPresent())
+            .thenComparing(line -> line.due().map(due -> due.days(day)).orElse(0L)));
+    return new CarePlan(lines);
+  }
+
+  private static Line line(
+      Rig rig,
+      CarePart part,
+      CareBook book,
+      CareInterval interval,
+      Optional<LocalDate> batteryDue,
+      LocalDate day,
+      UnitSystem units) {
+    Map<Integer, String> places = places(rig, part);
+    Optional<CareDone> last = book.last(part);
+    Map<Integer, Verdict> found = new LinkedHashMap<>();
+    for (int place : places.keySet()) {
+      Verdict verdict =
+          last.map(done -> done.found().get(place))
+              .map(value -> limit(rig, part, place, day).judge(value))
+              .orElse(Verdict.NOT_YET);
+      found.put(place, verdict);
+    }
+    Optional<CareDue> due =
+        last.map(done -> CareDue.of(part, book, interval))
+            .map(
+                by ->
+                    part == CarePart.BATTERY && batteryDue.isPresent()
+                        ? by.notAfter(batteryDue.get(), "By the date on the battery.")
+                        : by);
+    return new Line(
+        part,
+        places,
+        CareHow.of(part, rig, units),
+        limit(rig, part, places.keySet().iterator().next(), day).words(part.measure(), units),
+        interval,
+        last,
+        found,
+        due,
+        due.filter(by -> by.isOver(day, book.metres())).isPresent());
+  }
+
+  /** How a figure of a part is judged on a day. */
+  public static Verdict judge(Rig rig, CarePart part, int place, double si, LocalDate day) {
+    return limit(rig, part, place, day).judge(si);
+  }
+
+  private static CareLimit limit(Rig rig, CarePart part, int place, LocalDate day) {
+    List<Wheel> wheels = Wheel.all(rig);
+    Wheel wheel = place < 1 || place > wheels.size() ? NO_WHEEL : wheels.get(place - 1);
+    return CareLimit.of(part, rig, wheel, day);
+  }
+
+  /** Wheels are numbered from 1, from the front, left before right, braked or not. */
+  private static Map<Integer, String> places(Rig rig, CarePart part) {
+    List<Wheel> wheels = Wheel.all(rig);
+    List<Wheel> here =
+        switch (part.of()) {
+          case TRAILER -> List.of();
+          case WHEELS -> wheels;
+          case BRAKES -> Wheel.braked(rig);
+        };
+    if (here.isEmpty()) {
+      return Map.of(0, part.label());
+    }
+    Map<Integer, String> places = new LinkedHashMap<>();
+    here.forEach(wheel -> places.put(wheels.indexOf(wheel) + 1, wheel.label()));
+    return places;
+  }
+
+  private static boolean has(Rig rig, CarePart part) {
+    return switch (part) {
+      case RIMS -> rig.axleCount() > 1 && rig.sheet().si(RigField.AXLE_SPACING) >= SPREAD;
+      case ADJUSTMENT, SHOES, DRUMS -> rig.brakedAxles().length > 0;
+      case MAGNETS -> rig.hasMagnets();
+      case FLUID -> rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC;
+      case CHAINS -> rig.sheet().choice(RigField.CHAINS, YesNo.class) == YesNo.YES;
+      case SWITCH, BATTERY ->
+          rig.hasElectricBrakes()
+              && rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class)
+                  != BreakawayKit.NONE;
+      case RAMP ->
+          switch (rig.sheet().choice(RigField.TRAILER_KIND, TrailerKind.class)) {
+            case BOX, LIVESTOCK, PLANT -> true;
+            default -> false;
+          };
+      case DOORS ->
+          switch (rig.sheet().choice(RigField.TRAILER_KIND, TrailerKind.class)) {
+            case BOX, LIVESTOCK, STALL, CABIN -> true;
+            default -> false;
+          };
+      default -> true;
+    };
+  }
+
+  public Optional<Line> line(CarePart part) {
+    return lines.stream().filter(line -> line.part() == part).findFirst();
+  }
+
+  /** What is due first of what was recorded. */
+  public Optional<Line> next() {
+    return lines.stream()
+        .filter(line -> line.due().flatMap(CareDue::first).isPresent())
+        .min(Comparator.comparing(line -> line.due().flatMap(CareDue::first).orElseThrow()));
+  }
+
+  /** As in “2 past due, 3 never recorded, 14 in time”. */
+  public String words() {
+    long over = lines.stream().filter(Line::over).count();
+    long never = lines.stream().filter(line -> line.last().isEmpty()).count();
+    long worry =
+        lines.stream().filter(line -> Verdict.ofAll(line.found().values()).isWorry()).count();
+    List<String> said = new ArrayList<>();
+    if (over > 0) {
+      said.add(over + " past due");
+    }
+    if (never > 0) {
+      said.add(never + " never recorded");
+    }
+    said.add(lines.size() - over - never + " in time");
+    if (worry > 0) {
+      said.add(Phrase.of("%d not in order or to be watched", worry));
+    }
+    return String.join(", ", said);
+  }
+}
