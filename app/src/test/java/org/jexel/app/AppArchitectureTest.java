@@ -23,7 +23,7 @@ class AppArchitectureTest {
   };
 
   private static final String[] STATIONS = {
-    "rig", "harness", "cab", "bench", "breakaway", "road", "handover"
+    "rig", "harness", "cab", "bench", "breakaway", "road", "handover", "care"
   };
 
   @ArchTest

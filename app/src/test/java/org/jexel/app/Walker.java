@@ -93,6 +93,8 @@ public final class Walker {
             "bench.pdf",
             "road/card",
             "before",
+            "care",
+            "care/TREAD",
             "driver",
             "driver.pdf",
             "road.pdf",
@@ -102,6 +104,7 @@ public final class Walker {
     paths.add("/");
     paths.add("/workshop/controllers");
     paths.add("/workshop/breakaway");
+    paths.add("/workshop/care");
     paths.add("/api/jobs/" + ref + "/checks");
     return paths;
   }

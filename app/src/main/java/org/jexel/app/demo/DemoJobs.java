@@ -13,6 +13,7 @@ import java.util.Optional;
 import org.jexel.app.bench.BenchService;
 import org.jexel.app.cab.CabModels;
 import org.jexel.app.cab.CabNotes;
+import org.jexel.app.care.CareService;
 import org.jexel.app.device.SimulatedMeterPort;
 import org.jexel.app.entry.FigureCards;
 import org.jexel.app.entry.NewJobs;
@@ -68,6 +69,7 @@ class DemoJobs {
   private final CabNotes cab;
   private final CabModels models;
   private final ControllerLibrary library;
+  private final CareService care;
 
   DemoJobs(
       NewJobs newJobs,
@@ -86,8 +88,10 @@ class DemoJobs {
       CabModels models,
       ControllerLibrary library,
       SimulatedMeterPort meter,
+      CareService care,
       Clock clock) {
     this.clock = clock;
+    this.care = care;
     this.meter = meter;
     this.newJobs = newJobs;
     this.jobs = jobs;
@@ -126,8 +130,21 @@ class DemoJobs {
             .forEach(
                 (card, fields) ->
                     files.change(ref, person.get(), file -> cab.take(file, card, fields)));
+        care(ref, number, person.get());
       }
       number++;
+    }
+  }
+
+  private void care(String ref, int number, Person person) {
+    int n = 0;
+    for (DemoCare.Done done : DemoCare.of(number)) {
+      Map<String, String> typed = new LinkedHashMap<>(done.typed());
+      typed.put("day", LocalDate.now(clock).minusMonths(done.months()).toString());
+      String key = "demo-care-" + n++;
+      if (!files.act(ref, person, file -> care.record(file, done.part(), typed, null, key))) {
+        throw new IllegalStateException(ref + " does not take " + done);
+      }
     }
   }
 

@@ -1,22 +1,18 @@
 package org.jexel.app.handover;
 
-import java.security.SecureRandom;
 import java.time.Clock;
-import java.util.HexFormat;
 import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.security.Guesses;
+import org.jexel.app.security.Token;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Addresses of drivers' cards: opened, found, taken back. One at a time for each job. */
 @Service
 class DriversLinks {
-  private static final int BYTES = 20;
-
   private final DriversLinkRepository links;
   private final Clock clock;
-  private final SecureRandom dice = new SecureRandom();
   private final Guesses guesses = new Guesses();
 
   DriversLinks(DriversLinkRepository links, Clock clock) {
@@ -35,11 +31,7 @@ class DriversLinks {
   /** Opens a new address; an older one of the job ends. */
   void open(JobFile file) {
     revoke(file);
-    byte[] token = new byte[BYTES];
-    dice.nextBytes(token);
-    links.save(
-        new DriversLink(
-            file.job(), HexFormat.of().formatHex(token), file.person(), clock.instant()));
+    links.save(new DriversLink(file.job(), Token.next(), file.person(), clock.instant()));
   }
 
   /** Takes back every address of a job. */

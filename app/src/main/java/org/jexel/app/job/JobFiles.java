@@ -30,6 +30,7 @@ public class JobFiles {
   private final JobQueue queue;
   private final EntityManager entities;
   private final Clock clock;
+  private final List<Afterwards> afterwards;
 
   JobFiles(
       JobRepository jobs,
@@ -40,7 +41,8 @@ public class JobFiles {
       Build build,
       JobQueue queue,
       EntityManager entities,
-      Clock clock) {
+      Clock clock,
+      List<Afterwards> afterwards) {
     this.jobs = jobs;
     this.rooms = rooms;
     this.drafts = drafts;
@@ -50,6 +52,7 @@ public class JobFiles {
     this.queue = queue;
     this.entities = entities;
     this.clock = clock;
+    this.afterwards = afterwards;
   }
 
   /** The job under this reference, or 404. */
@@ -84,7 +87,9 @@ public class JobFiles {
           if (!file.changes().isEmpty()) {
             entities.flush();
             Rows now = rows.with(rooms.rows(job, file.changes()));
-            job.stand(read(job, person, now).work().progress(), build.id(), clock.instant());
+            JobFile after = read(job, person, now);
+            job.stand(after.work().progress(), build.id(), clock.instant());
+            afterwards.forEach(one -> one.stood(after));
           }
           return told;
         });
@@ -108,7 +113,9 @@ public class JobFiles {
         ref,
         person,
         job -> {
-          job.stand(read(job, person, rooms.rows(job)).work().progress(), build.id());
+          JobFile now = read(job, person, rooms.rows(job));
+          job.stand(now.work().progress(), build.id());
+          afterwards.forEach(one -> one.stood(now));
           return job;
         });
   }

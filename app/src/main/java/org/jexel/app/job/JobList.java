@@ -38,7 +38,13 @@ public class JobList {
   @Transactional(readOnly = true)
   public Page<Job> board(Person person, String wanted, int page) {
     PageRequest rows = PageRequest.of(Math.max(0, Math.min(page, MOST_PAGES) - 1), ROWS, BY_NEXT);
-    Specification<Job> asked = (job, query, is) -> is.equal(job.get("workshop"), person.workshop());
+    Specification<Job> asked =
+        (job, query, is) -> {
+          if (query.getResultType() == Job.class) {
+            job.fetch("trailer");
+          }
+          return is.equal(job.get("workshop"), person.workshop());
+        };
     for (String word : wanted.strip().toLowerCase(Locale.ROOT).split("\\s+")) {
       asked = asked.and(called(word));
     }

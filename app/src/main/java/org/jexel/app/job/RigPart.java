@@ -7,9 +7,13 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Version;
+import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.Optional;
 import org.jexel.app.library.ControllerEntry;
 import org.jexel.app.workshop.Workshop;
+import org.jexel.core.care.CarePart;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.Subject;
 import org.jspecify.annotations.Nullable;
 
@@ -30,6 +34,11 @@ public class RigPart {
   /** Of a controller: the model in the workshop's library, where somebody said which it is. */
   @ManyToOne(fetch = FetchType.LAZY)
   private @Nullable ControllerEntry model;
+
+  /** Of a trailer: when the first part of it is due for care; null while nobody keeps its plan. */
+  private @Nullable LocalDate careDue;
+
+  private @Nullable String carePart;
 
   @Version private int version;
 
@@ -59,6 +68,25 @@ public class RigPart {
 
   void call(String name) {
     this.label = name;
+  }
+
+  public @Nullable LocalDate careDue() {
+    return careDue;
+  }
+
+  /** Which part that is, as in “: hub grease”. */
+  public String careWords() {
+    return Arrays.stream(CarePart.values())
+        .filter(part -> part.name().equals(carePart))
+        .map(part -> ": " + Phrase.within(part.label()))
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Says what of a trailer is due for care, and when. */
+  public void care(@Nullable LocalDate due, @Nullable CarePart part) {
+    this.careDue = due;
+    this.carePart = part == null ? null : part.name();
   }
 
   /** Says which model this controller is. */

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.TypedFields;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Verdict;

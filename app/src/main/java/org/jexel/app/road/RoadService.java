@@ -10,6 +10,7 @@ import org.jexel.app.device.RoadPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.TypedFields;
 import org.jexel.app.job.Waited;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;

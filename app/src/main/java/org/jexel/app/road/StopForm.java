@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.TypedFields;
 import org.jexel.core.braking.StopLimits;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.job.RoadWork;

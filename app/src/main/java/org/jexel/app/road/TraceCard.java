@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.jexel.app.exchange.KeptFile;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.TypedFields;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.trace.BrakePhase;

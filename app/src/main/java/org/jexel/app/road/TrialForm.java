@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jexel.app.job.JobFile;
+import org.jexel.app.job.TypedFields;
 import org.jexel.core.braking.Control;
 import org.jexel.core.braking.StopRun;
 import org.jexel.core.braking.Surface;

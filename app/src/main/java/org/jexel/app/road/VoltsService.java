@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.TypedFields;
 import org.jexel.app.library.ControllerEntry;
 import org.jexel.app.library.ControllerLibrary;
 import org.jexel.core.cab.ControllerModel;

@@ -43,7 +43,7 @@ class SecurityConfig {
   };
 
   private static final String[] OPEN = {
-    "/sign-in", "/first-owner", "/error", "/h", "/h/*", "/h/*/events", "/d/*"
+    "/sign-in", "/first-owner", "/error", "/h", "/h/*", "/h/*/events", "/d/*", "/c/*"
   };
 
   private static final String DESCRIPTION = "/api/openapi/**";

@@ -71,8 +71,7 @@ public record CareBook(List<CareDone> done) {
       long days = ChronoUnit.DAYS.between(one.day(), day);
       String said =
           Phrase.of(
-              "On %s it had come %s",
-              Measure.DATE.text(CalendarDay.si(one.day()), units), Measure.WAY.text(then, units));
+              "On %s it had come %s", CalendarDay.text(one.day()), Measure.WAY.text(then, units));
       if (days >= 0 && metres < then) {
         return Optional.of(said + " already: a distance does not run backwards.");
       }

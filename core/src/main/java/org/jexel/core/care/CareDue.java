@@ -128,15 +128,28 @@ public record CareDue(
         || metres.isPresent() && come.isPresent() && come.getAsDouble() >= metres.getAsDouble();
   }
 
-  /** As in “12 Mar 2027 or at 17 400 km, about 3 Feb 2027 at its pace”. */
+  /** As in “12 Mar 2027 or at 17 400 km, about 3 Feb 2027 at its pace”; a later day is not told. */
   public String words(UnitSystem units) {
-    String byDay = day.map(due -> Measure.DATE.text(CalendarDay.si(due), units)).orElse("");
+    String byDay = day.map(CalendarDay::text).orElse("");
     String byWay = metres.isPresent() ? "at " + Measure.WAY.text(metres.getAsDouble(), units) : "";
     String pace =
         expected
-            .map(due -> ", about " + Measure.DATE.text(CalendarDay.si(due), units) + " at its pace")
+            .filter(due -> day.isEmpty() || due.isBefore(day.get()))
+            .map(due -> ", about " + CalendarDay.text(due) + " at its pace")
             .orElse("");
     return (byDay.isEmpty() || byWay.isEmpty() ? byDay + byWay : byDay + " or " + byWay) + pace;
+  }
+
+  /**
+   * As in “Past due since 12 Mar 2027”.
+   *
+   * @param today on which it is past due
+   */
+  String overWords(LocalDate today, UnitSystem units) {
+    boolean byDay = day.filter(due -> due.isBefore(today)).isPresent();
+    return byDay || metres.isEmpty()
+        ? "Past due since " + day.map(CalendarDay::text).orElse("")
+        : "Past due: it was at " + Measure.WAY.text(metres.getAsDouble(), units);
   }
 
   /** Days from a day until it is due; less than 0 where it was. */

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -35,45 +37,81 @@ public record CarePlan(List<Line> lines) {
    * A part of this trailer.
    *
    * @param places what a figure is recorded for, by number: wheels, or the part itself under 0
-   * @param limit what a figure has to be, in words; empty where words are said of it
+   * @param limits what a figure has to be at each place
    * @param interval after which it is due again
    * @param last when it was cared for; empty where nobody recorded it
-   * @param found how each place stood then, judged today
    * @param due when it is due again; empty where nobody recorded it
    * @param over whether that is past
+   * @param today on which it is asked
    */
   public record Line(
       CarePart part,
       Map<Integer, String> places,
       CareHow how,
-      String limit,
+      Map<Integer, CareLimit> limits,
       CareInterval interval,
       Optional<CareDone> last,
-      Map<Integer, Verdict> found,
       Optional<CareDue> due,
-      boolean over) {
+      boolean over,
+      LocalDate today) {
     /** Nothing holds that is past due or was never looked at. */
     public Verdict verdict() {
-      Verdict seen = Verdict.ofAll(found.values());
+      Verdict seen = seen();
       return over && seen == Verdict.HOLDS ? Verdict.WATCH : seen;
     }
 
-    /** As in “axle 1 left 4.0 mm, axle 1 right 2.5 mm (watch)”, alike ones said once. */
-    public String foundWords(UnitSystem units) {
-      return last.map(done -> said(done, units)).orElse("");
+    /** How all places stood when they were recorded last, by the limits of today. */
+    public Verdict seen() {
+      return Verdict.ofAll(
+          places.keySet().stream()
+              .map(
+                  place ->
+                      last.map(done -> done.found().get(place))
+                          .map(value -> judge(place, value))
+                          .orElse(Verdict.NOT_YET))
+              .toList());
     }
 
-    private String said(CareDone done, UnitSystem units) {
+    public Verdict judge(int place, double si) {
+      CareLimit limit = limits.get(place);
+      return limit == null ? Verdict.NOT_YET : limit.judge(si);
+    }
+
+    /** As in “2.0 mm or more; watched below 3.0 mm”; empty where words are said. */
+    public String limitWords(UnitSystem units) {
+      return limits.values().stream()
+          .map(limit -> limit.words(part.measure(), units))
+          .distinct()
+          .collect(Collectors.joining(" "));
+    }
+
+    /** When it is due, by what, and what was found last, in sentences. */
+    public String words(UnitSystem units) {
+      if (last.isEmpty() || due.isEmpty()) {
+        return "Never recorded for this trailer. Once it is, again after "
+            + interval.words(units)
+            + ".";
+      }
+      String why = due.get().why();
+      return Phrase.of(
+          "%s. %sLast on %s: %s.",
+          over ? due.get().overWords(today, units) : "Due " + due.get().words(units),
+          why.isEmpty() ? "" : why + " ",
+          CalendarDay.text(last.get().day()),
+          said(last.get(), units));
+    }
+
+    /** As in “axle 1 left: 4.0 mm; axle 1 right: 2.5 mm (watch)”, alike ones said once. */
+    public String said(CareDone done, UnitSystem units) {
       Map<String, List<String>> by = new LinkedHashMap<>();
       done.found()
           .forEach(
               (place, value) ->
                   by.computeIfAbsent(
-                          part.measure().text(value, units)
-                              + mark(found.getOrDefault(place, Verdict.NOT_YET)),
+                          part.measure().text(value, units) + mark(judge(place, value)),
                           words -> new ArrayList<>())
                       .add(places.getOrDefault(place, "another wheel")));
-      if (by.size() == 1) {
+      if (by.size() == 1 && done.found().size() == places.size()) {
         return by.keySet().iterator().next();
       }
       List<String> parts = new ArrayList<>();
@@ -126,14 +164,8 @@ public record CarePlan(List<Line> lines) {
       UnitSystem units) {
     Map<Integer, String> places = places(rig, part);
     Optional<CareDone> last = book.last(part);
-    Map<Integer, Verdict> found = new LinkedHashMap<>();
-    for (int place : places.keySet()) {
-      Verdict verdict =
-          last.map(done -> done.found().get(place))
-              .map(value -> limit(rig, part, place, day).judge(value))
-              .orElse(Verdict.NOT_YET);
-      found.put(place, verdict);
-    }
+    Map<Integer, CareLimit> limits = new LinkedHashMap<>();
+    places.keySet().forEach(place -> limits.put(place, limit(rig, part, place, day)));
     Optional<CareDue> due =
         last.map(done -> CareDue.of(part, book, interval))
             .map(
@@ -145,17 +177,12 @@ public record CarePlan(List<Line> lines) {
         part,
         places,
         CareHow.of(part, rig, units),
-        limit(rig, part, places.keySet().iterator().next(), day).words(part.measure(), units),
+        limits,
         interval,
         last,
-        found,
         due,
-        due.filter(by -> by.isOver(day, book.metres())).isPresent());
-  }
-
-  /** How a figure of a part is judged on a day. */
-  public static Verdict judge(Rig rig, CarePart part, int place, double si, LocalDate day) {
-    return limit(rig, part, place, day).judge(si);
+        due.filter(by -> by.isOver(day, book.metres())).isPresent(),
+        day);
   }
 
   private static CareLimit limit(Rig rig, CarePart part, int place, LocalDate day) {
@@ -221,8 +248,7 @@ public record CarePlan(List<Line> lines) {
   public String words() {
     long over = lines.stream().filter(Line::over).count();
     long never = lines.stream().filter(line -> line.last().isEmpty()).count();
-    long worry =
-        lines.stream().filter(line -> Verdict.ofAll(line.found().values()).isWorry()).count();
+    long worry = lines.stream().filter(line -> line.seen().isWorry()).count();
     List<String> said = new ArrayList<>();
     if (over > 0) {
       said.add(over + " past due");

@@ -42,7 +42,7 @@ public final class Work {
     Once<List<Train.Brake>> brakes =
         new Once<>(() -> planner.brakes(record.rig(), record.shop().stock()));
     this.road = new RoadWork(record, plan, brakes, rig, bench, breakaway);
-    this.care = new CareWork(record, rig, road, units);
+    this.care = new CareWork(record, rig, breakaway, road, units);
     this.progress = new Once<>(() -> planner.progress(record, units, this::workedOut));
   }
 

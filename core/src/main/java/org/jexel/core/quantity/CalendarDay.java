@@ -50,7 +50,12 @@ public final class CalendarDay {
   }
 
   static String text(double si) {
-    return of(si).format(SHOWN);
+    return text(of(si));
+  }
+
+  /** As in “3 Feb 2027”. */
+  public static String text(LocalDate day) {
+    return day.format(SHOWN);
   }
 
   /** The first day of what was typed. */

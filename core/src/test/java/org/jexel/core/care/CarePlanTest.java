@@ -183,7 +183,9 @@ class CarePlanTest {
     "TREAD, NaN, FAILS"
   })
   void limits(CarePart part, double found, Verdict verdict) {
-    assertThat(CarePlan.judge(FULL, part, 1, found, DAY)).isEqualTo(verdict);
+    CarePlan.Line line = line(part, DAY);
+    int place = line.places().keySet().iterator().next();
+    assertThat(line.judge(place, found)).isEqualTo(verdict);
   }
 
   @Test

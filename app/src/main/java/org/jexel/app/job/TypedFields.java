@@ -1,4 +1,4 @@
-package org.jexel.app.road;
+package org.jexel.app.job;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -10,30 +10,30 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 
 /** A form's fields as they were typed, and what is the matter with each. */
-final class TypedFields {
+public final class TypedFields {
   private final Map<String, String> typed;
   private final UnitSystem units;
   private final Map<String, String> problems = new LinkedHashMap<>();
 
-  TypedFields(Map<String, String> typed, UnitSystem units) {
+  public TypedFields(Map<String, String> typed, UnitSystem units) {
     this.typed = typed;
     this.units = units;
   }
 
-  Map<String, String> problems() {
+  public Map<String, String> problems() {
     return problems;
   }
 
-  UnitSystem units() {
+  public UnitSystem units() {
     return units;
   }
 
-  String text(String field) {
+  public String text(String field) {
     return typed.getOrDefault(field, "").strip();
   }
 
   /** What is understood; null with a problem told, and where nothing was typed. */
-  @Nullable Double optional(String field, Measure measure) {
+  public @Nullable Double optional(String field, Measure measure) {
     String text = text(field);
     if (text.isEmpty()) {
       return null;
@@ -47,7 +47,7 @@ final class TypedFields {
   }
 
   /** The same, where a figure has to stand. */
-  @Nullable Double number(String field, Measure measure) {
+  public @Nullable Double number(String field, Measure measure) {
     if (text(field).isEmpty()) {
       problems.put(field, "This is missing.");
     }
@@ -55,7 +55,7 @@ final class TypedFields {
   }
 
   /** The same, between two bounds; tells what is plausible otherwise. */
-  @Nullable Double within(String field, Measure measure, double least, double most) {
+  public @Nullable Double within(String field, Measure measure, double least, double most) {
     Double si = number(field, measure);
     if (si != null && !(si >= least && si <= most)) {
       problems.put(
@@ -66,7 +66,7 @@ final class TypedFields {
     return si;
   }
 
-  <E extends Enum<E>> @Nullable E choice(Class<E> type, String field) {
+  public <E extends Enum<E>> @Nullable E choice(Class<E> type, String field) {
     String name = text(field);
     for (E value : type.getEnumConstants()) {
       if (value.name().equals(name)) {
@@ -78,16 +78,16 @@ final class TypedFields {
   }
 
   /** One of a few; null where none is said, and for a word that is none, of which it tells. */
-  <E extends Enum<E>> @Nullable E chosen(Class<E> type, String field) {
+  public <E extends Enum<E>> @Nullable E chosen(Class<E> type, String field) {
     return text(field).isEmpty() ? null : choice(type, field);
   }
 
   /** The same, with what stands in its place. */
-  <E extends Enum<E>> E chosen(Class<E> type, String field, E unsaid) {
+  public <E extends Enum<E>> E chosen(Class<E> type, String field, E unsaid) {
     return Objects.requireNonNullElse(chosen(type, field), unsaid);
   }
 
-  String atMost(String field, int letters) {
+  public String atMost(String field, int letters) {
     String text = text(field);
     if (text.length() > letters) {
       problem(field, "At most " + letters + " letters.");
@@ -95,11 +95,11 @@ final class TypedFields {
     return text;
   }
 
-  void problem(String field, String words) {
+  public void problem(String field, String words) {
     problems.put(field, words);
   }
 
-  boolean sound() {
+  public boolean sound() {
     return problems.isEmpty();
   }
 }

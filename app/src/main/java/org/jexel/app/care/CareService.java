@@ -1,0 +1,149 @@
+package org.jexel.app.care;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jexel.app.job.Afterwards;
+import org.jexel.app.job.Drafts;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.RigPart;
+import org.jexel.app.workshop.Words;
+import org.jexel.core.care.CareBook;
+import org.jexel.core.care.CareDue;
+import org.jexel.core.care.CareInterval;
+import org.jexel.core.care.CarePart;
+import org.jexel.core.care.CarePlan;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+
+/** Takes what a trailer was cared for, and says what is due again. */
+@Service
+public class CareService implements Afterwards {
+  private final CareActRepository acts;
+  private final CareIntervals intervals;
+  private final Drafts drafts;
+  private final Clock clock;
+
+  CareService(CareActRepository acts, CareIntervals intervals, Drafts drafts, Clock clock) {
+    this.acts = acts;
+    this.intervals = intervals;
+    this.drafts = drafts;
+    this.clock = clock;
+  }
+
+  /**
+   * What was done for a trailer.
+   *
+   * @param book that no later row corrects
+   * @param unread how many rows say nothing to this version
+   */
+  record Kept(CareBook book, int unread) {
+    /** The same, as if one had not been. */
+    CareBook without(@Nullable Long id) {
+      return new CareBook(
+          book.done().stream().filter(one -> !Objects.equals(one.id(), id)).toList());
+    }
+  }
+
+  Kept kept(JobFile file) {
+    ZoneId zone = file.job().workshop().zone();
+    List<CareAct> all = acts.ofTrailer(file.job().trailer().id());
+    Set<Long> corrected = all.stream().map(CareAct::correctsId).collect(Collectors.toSet());
+    List<CareAct> stand = all.stream().filter(act -> !corrected.contains(act.id())).toList();
+    List<CareAct> known = stand.stream().filter(act -> Words.known(() -> act.done(zone))).toList();
+    return new Kept(
+        new CareBook(known.stream().map(act -> act.done(zone)).toList()),
+        stand.size() - known.size());
+  }
+
+  CarePlan plan(JobFile file, CareBook book) {
+    Map<CarePart, CareInterval> own = intervals.of(file.job().workshop());
+    return file.work().care().plan(book, part -> own.getOrDefault(part, part.usual()));
+  }
+
+  static String form(CarePart part) {
+    return "care-" + part.name();
+  }
+
+  CareForm read(JobFile file, CarePlan.Line line, CareBook book, Map<String, String> typed) {
+    return CareForm.read(
+        line, book, typed, file.units(), clock.instant(), file.job().workshop().zone());
+  }
+
+  /** Keeps what was typed so far. */
+  void draft(JobFile file, CarePart part, Map<String, String> typed, long seen) {
+    typed.forEach(
+        (field, text) -> drafts.keep(file.job(), file.person(), form(part), field, text, seen));
+  }
+
+  /**
+   * Keeps what was done, or what was typed where it cannot stand so.
+   *
+   * @param corrects the row that this one corrects; null for a new one
+   * @return whether it stands
+   */
+  public boolean record(
+      JobFile file,
+      CarePart part,
+      Map<String, String> typed,
+      @Nullable Long corrects,
+      String requestKey) {
+    String key = RequestKey.of(requestKey);
+    RigPart trailer = file.job().trailer();
+    if (acts.existsByTrailerIdAndRequestKey(trailer.id(), key)) {
+      return true;
+    }
+    Kept kept = kept(file);
+    Optional<CarePlan.Line> line = plan(file, kept.book()).line(part);
+    boolean stands =
+        corrects == null
+            || kept.book().of(part).stream().anyMatch(one -> Objects.equals(one.id(), corrects));
+    Optional<CareForm.Understood> understood =
+        line.flatMap(asked -> read(file, asked, kept.without(corrects), typed).understood());
+    if (understood.isEmpty() || !stands) {
+      draft(file, part, typed, 1);
+      return false;
+    }
+    acts.saveAndFlush(
+        new CareAct(
+            trailer, part, understood.get(), corrects, file.person(), clock.instant(), key));
+    drafts.dropForm(file.job(), file.person(), form(part));
+    due(file);
+    return true;
+  }
+
+  /** Says anew what is due first, after an act that may have changed the rig. */
+  @Override
+  public void stood(JobFile file) {
+    if (file.job().trailer().careDue() != null) {
+      due(file);
+    }
+  }
+
+  /** Works out anew what is due first; within an act. */
+  void due(JobFile file) {
+    CarePlan plan = plan(file, kept(file).book());
+    Instant now = clock.instant();
+    LocalDate today = LocalDate.ofInstant(now, file.job().workshop().zone());
+    Optional<CarePlan.Line> next = plan.next();
+    file.job()
+        .trailer()
+        .care(
+            next.map(line -> day(line, today)).orElse(null),
+            next.map(CarePlan.Line::part).orElse(null));
+  }
+
+  /** What is past due by its distance is so from the day on which that was read. */
+  static LocalDate day(CarePlan.Line line, LocalDate today) {
+    LocalDate first = line.due().flatMap(CareDue::first).orElse(today);
+    return line.over() && first.isAfter(today) ? today : first;
+  }
+}

@@ -1,0 +1,11 @@
+package org.jexel.app.job;
+
+/** What else is worked out anew, once an act changed a job or another build judges it. */
+public interface Afterwards {
+  /**
+   * Within the act, with the job's lock in hand.
+   *
+   * @param file as it is after the act
+   */
+  void stood(JobFile file);
+}
