@@ -56,13 +56,19 @@ document.addEventListener(
   true,
 );
 
-/* After a record the hand goes on: to the field that asks, else to the next act. */
+/* After a record the hand goes on: to the field that asks, else to the next act, else to what the page
+   shows now. */
 document.addEventListener("htmx:afterSettle", (event) => {
   const { elt, verb } = event.detail.requestConfig;
   const record = elt.matches("form") && verb === "post" && !keepsFocus(elt);
   if (!record) return;
   const asks = document.querySelector(".do [aria-invalid=true]");
-  (asks || document.getElementById("next-act")).focus({ preventScroll: true });
+  const next = asks || document.getElementById("next-act");
+  if (next) {
+    next.focus({ preventScroll: true });
+  } else {
+    document.querySelector("h1").focus();
+  }
 });
 
 /* An answer that is no page of ours is not shown as one. */

@@ -300,6 +300,8 @@ class BrowserTest {
             "/jobs/J1005/bench?card=finder",
             "/jobs/J1003/before",
             "/jobs/J1006/driver",
+            "/jobs/J1006/care/MAGNETS",
+            "/workshop/care",
             "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
             "/jobs/J1005/bench?card=meter",
             "/jobs/J1005/bench?card=helper",
@@ -324,6 +326,7 @@ class BrowserTest {
             "/jobs/J1003/breakaway?card=kit",
             "/jobs/J1003/breakaway?card=wiring",
             "/jobs/J1003/breakaway?card=pull",
+            "/jobs/J1006/care/TREAD",
             "/workshop/breakaway",
             "/jobs/J1002/breakaway")) {
       browser.open(view);

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -12,6 +15,9 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /**
@@ -350,5 +356,51 @@ class JobWalkTest {
     yard.type("#panel-width", "7 3/8 in", "3 11/16 in");
     yard.type("#panel-spindle", "3/8 in", "Template 1:1 as PDF");
     tookTheActsThatAreTold(18);
+  }
+
+  /** What each figure would be on a trailer that was well kept. */
+  private static final Map<String, String> KEPT_WELL =
+      Map.of(
+          "Tyres, age", "2325",
+          "Tyres, tread", "6",
+          "Brake shoes", "4,2",
+          "Brake drums", "254.6",
+          "Wheel nuts", "100");
+
+  private static final List<String> SOUND =
+      List.of(
+          "as its plate says",
+          "shows in front",
+          "firm and quiet",
+          "a few notches",
+          "flat and free",
+          "in order");
+
+  @Test
+  void theSaunasYearlyCareIsWalkedOnAPhone() {
+    browser.size(390, 844);
+    browser.open("/jobs/J1006/care");
+    List<String> walked = new ArrayList<>();
+    while (browser.text("#care-plan").contains("was due") && walked.size() < 30) {
+      String part = browser.text(".do h1");
+      walked.add(part);
+      for (WebElement field : browser.driver().findElements(By.cssSelector("[id^='place-']"))) {
+        if (SOUND.contains(String.valueOf(field.getDomAttribute("value")))) {
+          field.sendKeys(Keys.SPACE);
+        } else if ("text".equals(field.getDomProperty("type"))) {
+          assertThat(KEPT_WELL).containsKey(part);
+          field.sendKeys(KEPT_WELL.get(part));
+        }
+      }
+      browser.at("#care-form .act").sendKeys(Keys.ENTER);
+      browser.await("another part", () -> !browser.text(".do h1").equals(part));
+      assertThat(browser.driver().switchTo().activeElement().getTagName()).isEqualTo("h1");
+    }
+    assertThat(walked).as("nuts last, since wheels were off").hasSize(12).endsWith("Wheel nuts");
+    assertThat(browser.path()).isEqualTo("/jobs/J1006/care");
+    browser.open("/jobs/J1006/care/NUTS");
+    assertThat(browser.text(".do")).contains("once more after the first way", "100 N·m");
+    browser.open("/");
+    assertThat(browser.text("main")).doesNotContain("Care was due");
   }
 }

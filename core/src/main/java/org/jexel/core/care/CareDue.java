@@ -17,10 +17,15 @@ import org.jexel.core.quantity.UnitSystem;
  * @param metres how far the trailer has come by then; empty where nobody knows, or distance alone
  *     does not make it due
  * @param expected the day on which it will have come so far, if it goes on at its pace
+ * @param atOnce whether it is past due already, whatever the day says
  * @param why where it is another day or distance than the interval says; empty where it is not
  */
 public record CareDue(
-    Optional<LocalDate> day, OptionalDouble metres, Optional<LocalDate> expected, String why) {
+    Optional<LocalDate> day,
+    OptionalDouble metres,
+    Optional<LocalDate> expected,
+    boolean atOnce,
+    String why) {
   /** Whoever draws up the nuts of a wheel that was off does so once more after this way, m. */
   private static final double AGAIN = WheelNuts.AGAIN_AFTER_METRES;
 
@@ -61,7 +66,7 @@ public record CareDue(
             ? Optional.of(
                 last.day().plusDays((long) Math.floor(way.getAsDouble() / pace.getAsDouble())))
             : Optional.empty();
-    return new CareDue(day, metres, expected, why);
+    return new CareDue(day, metres, expected, false, why);
   }
 
   /** Nuts of a wheel that was off settle: drawn up at once, and once more after the first way. */
@@ -79,6 +84,7 @@ public record CareDue(
               Optional.of(off.get().day()),
               OptionalDouble.empty(),
               Optional.empty(),
+              true,
               "A wheel was off since.");
       case 1 ->
           after(
@@ -104,6 +110,7 @@ public record CareDue(
         Optional.of(next),
         OptionalDouble.empty(),
         Optional.empty(),
+        false,
         next.equals(out) ? "Out by age." : "By the oldest tyre.");
   }
 
@@ -111,7 +118,7 @@ public record CareDue(
   CareDue notAfter(LocalDate other, String because) {
     return day.isPresent() && !day.get().isAfter(other)
         ? this
-        : new CareDue(Optional.of(other), metres, expected, because);
+        : new CareDue(Optional.of(other), metres, expected, atOnce, because);
   }
 
   /** The first day by which it is due, by the calendar or at the trailer's pace. */
@@ -124,7 +131,8 @@ public record CareDue(
    * it.
    */
   boolean isOver(LocalDate today, OptionalDouble come) {
-    return day.filter(due -> due.isBefore(today)).isPresent()
+    return atOnce
+        || day.filter(due -> due.isBefore(today)).isPresent()
         || metres.isPresent() && come.isPresent() && come.getAsDouble() >= metres.getAsDouble();
   }
 
@@ -146,7 +154,7 @@ public record CareDue(
    * @param today on which it is past due
    */
   String overWords(LocalDate today, UnitSystem units) {
-    boolean byDay = day.filter(due -> due.isBefore(today)).isPresent();
+    boolean byDay = atOnce || day.filter(due -> due.isBefore(today)).isPresent();
     return byDay || metres.isEmpty()
         ? "Past due since " + day.map(CalendarDay::text).orElse("")
         : "Past due: it was at " + Measure.WAY.text(metres.getAsDouble(), units);

@@ -1,6 +1,7 @@
 package org.jexel.core.care;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.jexel.core.rig.RigField.AXLE_COUNT;
 import static org.jexel.core.rig.RigField.AXLE_SPACING;
 import static org.jexel.core.rig.RigField.BRAKE_TYPE;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -180,7 +182,7 @@ class CarePlanTest {
     "MAGNETS, 0, HOLDS", "MAGNETS, 1, FAILS", "MAGNETS, 2, FAILS",
     "BEARINGS, 1, FAILS", "PRESSURE, 1, FAILS", "HUB_GREASE, 0, FAILS",
     "COUPLER, 0, FAILS", "COUPLER, 1, WATCH", "COUPLER, 2, HOLDS",
-    "TREAD, NaN, FAILS"
+    "TREAD, 0.003, HOLDS", "TREAD, 0.002, WATCH", "TREAD, NaN, FAILS"
   })
   void limits(CarePart part, double found, Verdict verdict) {
     CarePlan.Line line = line(part, DAY);
@@ -215,7 +217,8 @@ class CarePlanTest {
     assertThat(line(CarePart.NUTS, DAY).due().orElseThrow().metres()).hasValue(30_000 * KM);
     LocalDate off = DAY.plusDays(10);
     done(CarePart.BEARINGS, off, 0, 10_500);
-    assertThat(line(CarePart.NUTS, off.plusDays(1)).over()).isTrue();
+    assertThat(line(CarePart.NUTS, off).over()).as("on that day already").isTrue();
+    assertThat(line(CarePart.NUTS, off).verdict()).isEqualTo(Verdict.WATCH);
     done(CarePart.NUTS, off.plusDays(1), 100, 10_500);
     CareDue again = line(CarePart.NUTS, off.plusDays(1)).due().orElseThrow();
     assertThat(again.metres()).hasValue(10_580 * KM);
@@ -264,6 +267,16 @@ class CarePlanTest {
         CarePlan.of(
             FULL, new CareBook(book), CarePart::usual, Optional.of(old), DAY, UnitSystem.METRIC);
     assertThat(plan.line(CarePart.BATTERY).orElseThrow().due().orElseThrow().day()).contains(old);
+    CarePlan young =
+        CarePlan.of(
+            FULL,
+            new CareBook(book),
+            CarePart::usual,
+            Optional.of(DAY.plusYears(3)),
+            DAY,
+            UnitSystem.METRIC);
+    assertThat(young.line(CarePart.BATTERY).orElseThrow().due().orElseThrow().day())
+        .contains(DAY.plusMonths(3));
   }
 
   /** On a day and a distance; what is said of it. */
@@ -296,5 +309,54 @@ class CarePlanTest {
         .containsExactly(CarePart.PLUG, CarePart.LAMPS);
     assertThat(plan(DAY).next().orElseThrow().part()).isEqualTo(CarePart.CORD);
     assertThat(plan(DAY).words()).isEqualTo("1 past due, 17 never recorded, 2 in time");
+  }
+
+  @Test
+  void whatIsSaidOfAPart() {
+    assertThat(line(CarePart.TREAD, DAY).words(UnitSystem.US))
+        .isEqualTo(
+            "Never recorded for this trailer. Once it is, again after 12 months or 12427 mi.");
+    Map<Integer, Double> found = Map.of(1, 0.006, 2, 0.006, 3, 0.0025, 4, 0.001);
+    CareDone some =
+        new CareDone(
+            1,
+            CarePart.TREAD,
+            DAY.atTime(9, 0).toInstant(ZoneOffset.UTC),
+            DAY,
+            "Somebody",
+            found,
+            OptionalDouble.of(1000 * KM),
+            "");
+    book.add(some);
+    assertThat(line(CarePart.TREAD, DAY).words(UnitSystem.METRIC))
+        .isEqualTo(
+            "Due 4 May 2027 or at 21000 km. Last on 4 May 2026: axle 1 left, axle 1 right: 6.0 mm;"
+                + " axle 2 left: 2.5 mm (watch); axle 2 right: 1.0 mm (fails).");
+    assertThat(line(CarePart.TREAD, DAY.plusYears(2)).words(UnitSystem.METRIC))
+        .startsWith("Past due since 4 May 2027. Last on");
+    done(CarePart.HUB_GREASE, DAY.plusDays(1), 1, 2000);
+    done(CarePart.LAMPS, DAY.plusDays(30), 2, 7000);
+    assertThat(line(CarePart.HUB_GREASE, DAY.plusDays(30)).words(UnitSystem.METRIC))
+        .isEqualTo("Past due: it was at 7000 km. Last on 5 May 2026: shows in front.");
+    assertThat(line(CarePart.NUTS, DAY).limitWords(UnitSystem.METRIC)).contains(" to ", " N·m.");
+    assertThat(line(CarePart.TREAD, DAY).limitWords(UnitSystem.METRIC))
+        .isEqualTo("2.0 mm or more; watched below 3.0 mm.");
+    assertThat(line(CarePart.DRUMS, DAY).limitWords(UnitSystem.METRIC))
+        .isEqualTo("256.3 mm at most; watched above 255.5 mm.");
+    assertThat(line(CarePart.LAMPS, DAY).limitWords(UnitSystem.METRIC)).isEmpty();
+  }
+
+  @Test
+  void anIntervalIsATimeADistanceOrBoth() {
+    assertThat(CareInterval.of(1).words(UnitSystem.METRIC)).isEqualTo("1 month");
+    assertThat(
+            new CareInterval(OptionalInt.empty(), OptionalDouble.of(80e3)).words(UnitSystem.METRIC))
+        .isEqualTo("80 km");
+    assertThatThrownBy(() -> new CareInterval(OptionalInt.empty(), OptionalDouble.empty()))
+        .hasMessageContaining("neither");
+    for (int months : new int[] {0, 241}) {
+      assertThatThrownBy(() -> CareInterval.of(months)).hasMessageContaining("months");
+    }
+    assertThatThrownBy(() -> CareInterval.of(1, 0)).hasMessageContaining(" m");
   }
 }
