@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jexel.app.drawing.Shapes;
+import org.jexel.app.exchange.Csv;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -75,5 +76,47 @@ class BenchPapers {
         List.of(
             BenchFace.of(file, Face.View.SOCKET_FACE), BenchFace.of(file, Face.View.PLUG_FACE)));
     return model;
+  }
+
+  /** Every reading, corrected ones too, in SI, with the band that it was held against. */
+  @GetMapping("/jobs/{ref}/readings.csv")
+  ResponseEntity<byte[]> readings(@PathVariable String ref, Person person) {
+    return Csv.answer(
+        ref + "-readings",
+        List.of(
+            "id",
+            "check",
+            "title",
+            "measure",
+            "value_si",
+            "typed",
+            "expected_si",
+            "low_si",
+            "high_si",
+            "verdict",
+            "source",
+            "corrects",
+            "who",
+            "at"),
+        BenchRows.of(files.open(ref, person)).readings().stream().map(BenchPapers::row).toList());
+  }
+
+  private static List<Object> row(Reading reading) {
+    Long corrects = reading.correctsId();
+    return List.of(
+        reading.id(),
+        reading.checkId(),
+        reading.title(),
+        reading.measure().name(),
+        reading.value(),
+        reading.typed(),
+        reading.band().expected(),
+        reading.band().low(),
+        reading.band().high(),
+        reading.verdict().label(),
+        reading.source().name(),
+        corrects == null ? "" : corrects,
+        reading.person().name(),
+        reading.takenAt().toString());
   }
 }

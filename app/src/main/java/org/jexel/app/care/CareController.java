@@ -2,21 +2,25 @@ package org.jexel.app.care;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jexel.app.exchange.Csv;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.app.workshop.Words;
+import org.jexel.core.care.CareBook;
 import org.jexel.core.care.CareDone;
 import org.jexel.core.care.CarePart;
 import org.jexel.core.care.CarePlan;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -139,6 +143,39 @@ class CareController {
     CarePart asked = part(part);
     files.change(ref, person, file -> service.draft(file, asked, typed(posted), 0));
     return "redirect:/jobs/{ref}/care/{part}";
+  }
+
+  /** Every figure of what was done and stands, in SI, a row for each place. */
+  @GetMapping("/jobs/{ref}/care.csv")
+  ResponseEntity<byte[]> table(@PathVariable String ref, Person person) {
+    JobFile file = files.open(ref, person);
+    CareBook book = service.kept(file).book();
+    CarePlan plan = service.plan(file, book);
+    List<List<Object>> rows = new ArrayList<>();
+    for (CareDone done : book.done()) {
+      Map<Integer, String> places =
+          plan.line(done.part()).map(CarePlan.Line::places).orElse(Map.of());
+      done.found()
+          .forEach(
+              (place, si) ->
+                  rows.add(
+                      List.of(
+                          done.id(),
+                          done.part().name(),
+                          place,
+                          places.getOrDefault(place, ""),
+                          done.part().measure().name(),
+                          si,
+                          done.metres().isPresent() ? done.metres().getAsDouble() : "",
+                          done.note(),
+                          done.who(),
+                          done.at().toString())));
+    }
+    return Csv.answer(
+        ref + "-care",
+        List.of(
+            "id", "part", "place", "where", "measure", "value_si", "way_m", "note", "who", "at"),
+        rows);
   }
 
   /** What belongs to a part, and nothing else that somebody posts. */

@@ -1,9 +1,10 @@
 package org.jexel.app.harness;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -19,7 +20,9 @@ import org.jexel.core.harness.CutList;
 import org.jexel.core.harness.Loom;
 import org.jexel.core.harness.Materials;
 import org.jexel.core.harness.Segment;
+import org.jexel.core.harness.Step;
 import org.jexel.core.harness.StudPlan;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -97,7 +100,7 @@ class HarnessPapers {
   @GetMapping("/jobs/{ref}/harness/cut-list.csv")
   ResponseEntity<byte[]> cutList(@PathVariable String ref, Person person) {
     CutList list = stock.cutList(files.open(ref, person));
-    return csv(
+    return Csv.answer(
         ref + "-cut-list",
         List.of("circuit", "from", "to", "size", "colour", "length_m"),
         list.pieces().stream()
@@ -117,7 +120,7 @@ class HarnessPapers {
   ResponseEntity<byte[]> materials(@PathVariable String ref, Person person) {
     Materials materials =
         Materials.of(files.open(ref, person).work().harness().scope(), person.units());
-    return csv(
+    return Csv.answer(
         ref + "-materials",
         List.of("count", "what", "for"),
         materials.items().stream()
@@ -125,11 +128,36 @@ class HarnessPapers {
             .toList());
   }
 
-  private static ResponseEntity<byte[]> csv(
-      String name, List<String> head, List<List<Object>> rows) {
-    return ResponseEntity.ok()
-        .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + ".csv\"")
-        .body(Csv.text(head, rows).getBytes(StandardCharsets.UTF_8));
+  /** Every step of the work, or each part of one, with who ticked it and when. */
+  @GetMapping("/jobs/{ref}/steps.csv")
+  ResponseEntity<byte[]> steps(@PathVariable String ref, Person person) {
+    JobFile file = files.open(ref, person);
+    List<List<Object>> rows = new ArrayList<>();
+    Map<String, StepTick> ticked = new LinkedHashMap<>();
+    HarnessRows.ticks(file).forEach(tick -> ticked.put(tick.step(), tick));
+    for (Step step : file.work().harness().steps()) {
+      for (String id : step.ticks()) {
+        String part =
+            step.items().stream()
+                .filter(item -> item.id().equals(id))
+                .map(Step.Item::words)
+                .findFirst()
+                .orElse("");
+        rows.add(row(List.of(id, step.phase().label(), step.title(), part), ticked.remove(id)));
+      }
+    }
+    ticked.forEach(
+        (id, tick) -> rows.add(row(List.of(id, "", "not asked for any more", ""), tick)));
+    return Csv.answer(
+        ref + "-steps", List.of("step", "phase", "title", "part", "done", "who", "at"), rows);
+  }
+
+  private static List<Object> row(List<String> step, @Nullable StepTick tick) {
+    List<Object> row = new ArrayList<>(step);
+    row.addAll(
+        tick == null
+            ? List.of("", "", "")
+            : List.of("done", tick.person().name(), tick.tickedAt().toString()));
+    return row;
   }
 }

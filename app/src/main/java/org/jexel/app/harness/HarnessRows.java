@@ -45,6 +45,12 @@ final class HarnessRows implements StationRows {
     return Optional.ofNullable(rows.newest.get(step)).filter(StepTick::done);
   }
 
+  /** Every tick that stands, also of what the plan does not ask for any more. */
+  static List<StepTick> ticks(JobFile file) {
+    HarnessRows rows = file.rows(Station.HARNESS, HarnessRows.class);
+    return rows.newest.values().stream().filter(StepTick::done).toList();
+  }
+
   @Override
   public List<StoredRow> stored() {
     return List.of();

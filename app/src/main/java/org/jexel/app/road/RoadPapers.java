@@ -3,9 +3,11 @@ package org.jexel.app.road;
 import java.time.Clock;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.jexel.app.exchange.Csv;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
@@ -14,6 +16,8 @@ import org.jexel.core.quantity.Measure;
 import org.jexel.core.road.Observed;
 import org.jexel.core.road.Outcome;
 import org.jexel.core.road.RoadCard;
+import org.jexel.core.road.TestStop;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -71,5 +75,57 @@ class RoadPapers {
       model.put("firstGain", Double.isNaN(first) ? "" : Measure.GAIN.number(first, file.units()));
     }
     return model;
+  }
+
+  /** Every test stop that stands, in SI, in the order in which they were driven. */
+  @GetMapping("/jobs/{ref}/stops.csv")
+  ResponseEntity<byte[]> stops(@PathVariable String ref, Person person) {
+    return Csv.answer(
+        ref + "-stops",
+        List.of(
+            "id",
+            "gain",
+            "way",
+            "speed_mps",
+            "surface",
+            "outcome",
+            "distance_m",
+            "time_s",
+            "deceleration_mps2",
+            "vehicle_kg",
+            "trailer_kg",
+            "seen",
+            "cold",
+            "practised",
+            "note",
+            "who",
+            "at"),
+        RoadRows.of(files.open(ref, person)).stops().stream().map(RoadPapers::row).toList());
+  }
+
+  private static List<Object> row(StopLine line) {
+    TestStop stop = line.stop();
+    return List.of(
+        line.id(),
+        stop.gain(),
+        stop.way().name(),
+        stop.speed(),
+        stop.surface().name(),
+        stop.outcome().name(),
+        given(stop.distance()),
+        given(stop.seconds()),
+        given(stop.deceleration()),
+        stop.vehicleMass(),
+        stop.trailerMass(),
+        stop.observed().words(),
+        stop.cold(),
+        stop.practised(),
+        stop.note(),
+        line.person().name(),
+        stop.at().toString());
+  }
+
+  private static Object given(@Nullable Double figure) {
+    return figure == null ? "" : figure;
   }
 }
