@@ -2,6 +2,8 @@ package org.jexel.core.care;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -66,7 +68,9 @@ public record CareBook(List<CareDone> done) {
 
   /** Why it cannot have come so far by a day; empty if it can. */
   public Optional<String> impossible(double metres, LocalDate day, UnitSystem units) {
-    for (CareDone one : read()) {
+    List<CareDone> read = new ArrayList<>(read());
+    Collections.reverse(read);
+    for (CareDone one : read) {
       double then = one.metres().orElseThrow();
       long days = ChronoUnit.DAYS.between(one.day(), day);
       String said =

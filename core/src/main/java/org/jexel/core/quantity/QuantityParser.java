@@ -132,11 +132,21 @@ public final class QuantityParser {
               ? "3.2, 3,2 ohm or 850 mohm; or open, or live."
               : "3.2, 3,2 ohm or 850 mohm.";
       case CURRENT -> "7.4, 7,4 A or 450 mA.";
-      case LENGTH ->
-          system == UnitSystem.METRIC ? "2.4, 240 cm or 7'6\"." : "7'6\", 2 5/8 in or 2.4 m.";
+      case LENGTH -> length(measure, system);
       case MASS -> system == UnitSystem.METRIC ? "1250, 1.25 t or 2755 lb." : "2755 or 1250 kg.";
       case SPEED -> system == UnitSystem.METRIC ? "40 or 25 mph." : "25 or 40 km/h.";
       default -> "12 or 12.5.";
+    };
+  }
+
+  private static String length(Measure measure, UnitSystem system) {
+    return switch (measure.unit(system)) {
+      case MILLIMETRE -> "6, 0.6 cm or 1/4 in.";
+      case INCH -> "1/4, 0.25 in or 6 mm.";
+      case KILOMETRE -> "12400 or 7700 mi.";
+      case MILE -> "7700 or 12400 km.";
+      default ->
+          system == UnitSystem.METRIC ? "2.4, 240 cm or 7'6\"." : "7'6\", 2 5/8 in or 2.4 m.";
     };
   }
 

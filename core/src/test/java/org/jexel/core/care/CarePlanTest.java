@@ -293,6 +293,9 @@ class CarePlanTest {
     assertThat(kept.impossible(8001 * KM, between, UnitSystem.METRIC).orElseThrow())
         .contains("only");
     assertThat(kept.impossible(8001 * KM, DAY.plusDays(101), UnitSystem.METRIC)).isEmpty();
+    assertThat(kept.impossible(10 * KM, DAY.plusDays(101), UnitSystem.METRIC).orElseThrow())
+        .as("the newest that it contradicts")
+        .contains("8000 km");
     assertThat(kept.impossible(80_000 * KM, DAY.plusDays(101), UnitSystem.METRIC).orElseThrow())
         .contains("nobody goes so far");
     assertThat(kept.metres()).hasValue(8000 * KM);

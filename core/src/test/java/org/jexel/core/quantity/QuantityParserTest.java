@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -149,6 +150,27 @@ class QuantityParserTest {
     assertThat(value("blown", Measure.AMPS, UnitSystem.METRIC)).isEqualTo(NoFigure.BLOWN.si());
     assertThat(Measure.AMPS.text(NoFigure.BLOWN.si(), UnitSystem.US)).isEqualTo("blown");
     assertThat(value("O.L", Measure.OHMS, UnitSystem.METRIC)).isEqualTo(NoFigure.OPEN.si());
+  }
+
+  /** Whoever is told how to write a figure is understood when it is written so. */
+  @Test
+  void everyExampleIsUnderstoodItself() {
+    for (Measure measure : Measure.values()) {
+      for (UnitSystem system : UnitSystem.values()) {
+        String told =
+            ((Parsed.Misread) QuantityParser.parse("nonsense", measure, system)).message();
+        if (measure.words().isEmpty() && measure != Measure.DATE) {
+          String examples = told.replaceAll(".*as in ", "").replaceAll("\\.$", "");
+          Stream.of(examples.split(", (?!\\d+ [VAo])|,? or |; or "))
+              .map(example -> example.replaceAll("^or ", ""))
+              .forEach(
+                  example ->
+                      assertThat(QuantityParser.parse(example, measure, system))
+                          .as(measure + ": " + example + " of " + told)
+                          .isInstanceOf(Parsed.Value.class));
+        }
+      }
+    }
   }
 
   @Property
