@@ -35,6 +35,7 @@ class ScreenshotMaker {
       shoot(browser, folder, "6-road", "/jobs/J1003/road");
       shoot(browser, folder, "6-road-trial", "/jobs/J1003/road?card=trial&at=1.5");
       shoot(browser, folder, "7-handover", "/jobs/J1006/handover");
+      shoot(browser, folder, "7-care", "/jobs/J1006/care/TREAD");
       browser.size(390, 844);
       shoot(browser, folder, "phone-bench", "/jobs/J1004/bench");
       shoot(browser, folder, "phone-road", "/jobs/J1003/road");
@@ -43,10 +44,6 @@ class ScreenshotMaker {
       String code = browser.text("#helper-code");
       browser.open("/jobs/J1004/bench?card=brake.volts");
       shoot(browser, folder, "phone-helper", "/h/" + code);
-    }
-    try (Browser owner = new Browser(port)) {
-      owner.signIn("owner");
-      shoot(owner, folder, "people", "/people");
     }
   }
 
