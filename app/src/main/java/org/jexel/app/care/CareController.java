@@ -85,8 +85,16 @@ class CareController {
       CarePlan.Line open,
       @Nullable Long corrects) {
     Map<String, String> typed = new LinkedHashMap<>();
-    String form = CareService.form(open.part());
-    CareForm.fields(open).forEach(field -> typed.put(field, file.typed().text(form, field)));
+    String form = CareService.form(open.part(), corrects);
+    Map<String, String> old =
+        kept.chosen(open.part(), corrects)
+            .map(done -> CareForm.typed(done, file.units()))
+            .orElse(Map.of());
+    for (String field : CareForm.fields(open)) {
+      typed.put(
+          field,
+          file.typed().at(form, field).map(Draft::typed).orElse(old.getOrDefault(field, "")));
+    }
     boolean refused =
         typed.keySet().stream()
             .anyMatch(field -> file.typed().at(form, field).map(Draft::seenId).orElse(0L) > 0);
@@ -102,7 +110,9 @@ class CareController {
     model.put("done", done);
     model.put("unread", kept.unread());
     model.put("metres", kept.book().metres());
-    model.put("corrects", corrects);
+    boolean stands = kept.chosen(open.part(), corrects).isPresent();
+    model.put("corrects", stands ? corrects : null);
+    model.put("gone", corrects != null && !stands);
     model.put(
         "address",
         links.path(file.person(), file.job()).map(CareShopController::address).orElse(""));
@@ -112,7 +122,7 @@ class CareController {
     model.put(
         "problems",
         refused
-            ? service.read(file, open, kept.without(corrects), typed).problems()
+            ? service.read(file, open, kept, typed, corrects).problems()
             : Map.<String, String>of());
     return new ModelAndView("care", model);
   }
@@ -139,9 +149,10 @@ class CareController {
       @PathVariable String ref,
       @PathVariable String part,
       @RequestParam Map<String, String> posted,
+      @RequestParam(required = false) Long corrects,
       Person person) {
     CarePart asked = part(part);
-    files.change(ref, person, file -> service.draft(file, asked, typed(posted), 0));
+    files.change(ref, person, file -> service.draft(file, asked, typed(posted), corrects, 0));
     return "redirect:/jobs/{ref}/care/{part}";
   }
 

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jexel.app.job.TypedFields;
 import org.jexel.core.care.CareBook;
+import org.jexel.core.care.CareDone;
 import org.jexel.core.care.CarePart;
 import org.jexel.core.care.CarePlan;
 import org.jexel.core.quantity.Measure;
@@ -37,9 +38,11 @@ record CareForm(Optional<Understood> understood, Map<String, String> problems) {
   /**
    * @param found for each place, SI
    * @param metres how far it had come
-   * @param at when it was done
+   * @param day on which it was done
+   * @param at when that was, as near as anybody said
    */
-  record Understood(Map<Integer, Double> found, OptionalDouble metres, Instant at, String note) {}
+  record Understood(
+      Map<Integer, Double> found, OptionalDouble metres, LocalDate day, Instant at, String note) {}
 
   static String field(int place) {
     return "place-" + place;
@@ -48,6 +51,28 @@ record CareForm(Optional<Understood> understood, Map<String, String> problems) {
   /** Whether a form of some part has such a field. */
   static boolean isField(String name) {
     return name.matches("place-\\d{1,2}|" + WAY + "|" + DAY + "|" + NOTE);
+  }
+
+  /** The same as told anew of what was done before: on the same day it stays in its place. */
+  CareForm inPlaceOf(CareDone old) {
+    return new CareForm(
+        understood.map(
+            told ->
+                told.day().equals(old.day())
+                    ? new Understood(told.found(), told.metres(), told.day(), old.at(), told.note())
+                    : told),
+        problems);
+  }
+
+  /** What stands of a row that is to be corrected, as it would be typed. */
+  static Map<String, String> typed(CareDone done, UnitSystem units) {
+    Map<String, String> typed = new LinkedHashMap<>();
+    done.found()
+        .forEach((place, si) -> typed.put(field(place), done.part().measure().text(si, units)));
+    done.metres().ifPresent(way -> typed.put(WAY, Measure.WAY.text(way, units)));
+    typed.put(DAY, done.day().toString());
+    typed.put(NOTE, done.note());
+    return typed;
   }
 
   static List<String> fields(CarePlan.Line line) {
@@ -82,7 +107,7 @@ record CareForm(Optional<Understood> understood, Map<String, String> problems) {
     Instant at = day.equals(today) ? now : day.atTime(LocalTime.NOON).atZone(zone).toInstant();
     OptionalDouble way = metres == null ? OptionalDouble.empty() : OptionalDouble.of(metres);
     return new CareForm(
-        fields.sound() ? Optional.of(new Understood(found, way, at, note)) : Optional.empty(),
+        fields.sound() ? Optional.of(new Understood(found, way, day, at, note)) : Optional.empty(),
         fields.problems());
   }
 

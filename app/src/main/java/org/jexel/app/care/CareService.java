@@ -17,6 +17,7 @@ import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.RigPart;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.care.CareBook;
+import org.jexel.core.care.CareDone;
 import org.jexel.core.care.CareDue;
 import org.jexel.core.care.CareInterval;
 import org.jexel.core.care.CarePart;
@@ -51,6 +52,11 @@ public class CareService implements Afterwards {
       return new CareBook(
           book.done().stream().filter(one -> !Objects.equals(one.id(), id)).toList());
     }
+
+    /** The row of a part that is to be corrected; empty where none is, or it does not stand. */
+    Optional<CareDone> chosen(CarePart part, @Nullable Long id) {
+      return book.of(part).stream().filter(one -> Objects.equals(one.id(), id)).findFirst();
+    }
   }
 
   Kept kept(JobFile file) {
@@ -69,19 +75,36 @@ public class CareService implements Afterwards {
     return file.work().care().plan(book, part -> own.getOrDefault(part, part.usual()));
   }
 
-  static String form(CarePart part) {
-    return "care-" + part.name();
+  /**
+   * @param corrects the row that is corrected; null for a new one
+   */
+  static String form(CarePart part, @Nullable Long corrects) {
+    return "care-" + part.name() + (corrects == null ? "" : "-" + corrects);
   }
 
-  CareForm read(JobFile file, CarePlan.Line line, CareBook book, Map<String, String> typed) {
-    return CareForm.read(
-        line, book, typed, file.units(), clock.instant(), file.job().workshop().zone());
+  /** A form as understood; a correction keeps the moment of what it corrects, on the same day. */
+  CareForm read(
+      JobFile file,
+      CarePlan.Line line,
+      Kept kept,
+      Map<String, String> typed,
+      @Nullable Long corrects) {
+    CareForm form =
+        CareForm.read(
+            line,
+            kept.without(corrects),
+            typed,
+            file.units(),
+            clock.instant(),
+            file.job().workshop().zone());
+    return kept.chosen(line.part(), corrects).map(form::inPlaceOf).orElse(form);
   }
 
   /** Keeps what was typed so far. */
-  void draft(JobFile file, CarePart part, Map<String, String> typed, long seen) {
-    typed.forEach(
-        (field, text) -> drafts.keep(file.job(), file.person(), form(part), field, text, seen));
+  void draft(
+      JobFile file, CarePart part, Map<String, String> typed, @Nullable Long corrects, long seen) {
+    String form = form(part, corrects);
+    typed.forEach((field, text) -> drafts.keep(file.job(), file.person(), form, field, text, seen));
   }
 
   /**
@@ -103,19 +126,17 @@ public class CareService implements Afterwards {
     }
     Kept kept = kept(file);
     Optional<CarePlan.Line> line = plan(file, kept.book()).line(part);
-    boolean stands =
-        corrects == null
-            || kept.book().of(part).stream().anyMatch(one -> Objects.equals(one.id(), corrects));
+    boolean stands = corrects == null || kept.chosen(part, corrects).isPresent();
     Optional<CareForm.Understood> understood =
-        line.flatMap(asked -> read(file, asked, kept.without(corrects), typed).understood());
+        line.flatMap(asked -> read(file, asked, kept, typed, corrects).understood());
     if (understood.isEmpty() || !stands) {
-      draft(file, part, typed, 1);
+      draft(file, part, typed, corrects, 1);
       return false;
     }
     acts.saveAndFlush(
         new CareAct(
             trailer, part, understood.get(), corrects, file.person(), clock.instant(), key));
-    drafts.dropForm(file.job(), file.person(), form(part));
+    drafts.dropForm(file.job(), file.person(), form(part, corrects));
     due(file);
     return true;
   }

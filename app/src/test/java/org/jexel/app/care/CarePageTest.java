@@ -116,13 +116,23 @@ class CarePageTest {
     post("SHOES", "place-1", "0.4 mm", "place-2", "4 mm", "way", "90000");
     assertThat(electrician.page(path("SHOES"))).contains("(fails)");
     String id = String.valueOf(rows().get(0).get("id"));
+    assertThat(electrician.page(path("SHOES") + "?corrects=" + id))
+        .as("what stands is there to be corrected")
+        .contains("value=\"0.4 mm\"", "value=\"90000 km\"");
+    assertThat(electrician.page(path("SHOES"))).doesNotContain("value=\"0.4 mm\"");
     String page =
         post("SHOES", "place-1", "4 mm", "place-2", "4 mm", "way", "9000", "corrects", id);
     assertThat(page).doesNotContain("(fails)", "90000");
     assertThat(rows()).hasSize(2);
+    assertThat(rows().get(1).get("done_at"))
+        .as("it was done when it was done")
+        .isEqualTo(rows().get(0).get("done_at"));
     post("SHOES", "place-1", "3 mm", "place-2", "3 mm", "corrects", id);
     post("LAMPS", "place-0", "in order", "corrects", String.valueOf(rows().get(1).get("id")));
     assertThat(rows()).as("corrected already; of another part").hasSize(2);
+    assertThat(electrician.page(path("SHOES") + "?corrects=" + id))
+        .contains("does not stand any more", "value=\"3 mm\"")
+        .doesNotContain("name=\"corrects\"");
     for (String act : List.of("update care_act set note = ''", "delete from care_found")) {
       assertThatThrownBy(() -> sql.execute(act)).hasMessageContaining("Care stands");
     }
