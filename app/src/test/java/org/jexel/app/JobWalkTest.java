@@ -46,6 +46,7 @@ class JobWalkTest {
 
   @AfterEach
   void nothingIsComplainedOf() {
+    browser.size(1280, 800);
     assertThat(browser.complaints()).isEmpty();
   }
 
