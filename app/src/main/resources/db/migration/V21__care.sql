@@ -34,7 +34,7 @@ alter table rig_part add column if not exists care_part varchar(12) null;
 create table if not exists care_interval (
   workshop_id bigint not null,
   part varchar(12) not null,
-  months int null,
+  months int not null,
   metres double null,
   primary key (workshop_id, part),
   constraint care_interval_workshop foreign key (workshop_id) references workshop (id)

@@ -31,6 +31,20 @@ public final class Walker {
     this.person = user(signIn).roles(signIn.startsWith("owner") ? "OWNER" : signIn.toUpperCase());
   }
 
+  /** What somebody reads who signed in nowhere, from an address of the network. */
+  public static MockHttpServletResponse stranger(MockMvc mvc, String path, String from)
+      throws Exception {
+    return mvc.perform(
+            get(path)
+                .with(
+                    request -> {
+                      request.setRemoteAddr(from);
+                      return request;
+                    }))
+        .andReturn()
+        .getResponse();
+  }
+
   public MockHttpServletResponse answer(String path) throws Exception {
     return mvc.perform(get(java.net.URI.create(path)).with(person)).andReturn().getResponse();
   }

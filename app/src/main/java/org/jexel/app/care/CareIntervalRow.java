@@ -6,7 +6,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.jexel.core.care.CareInterval;
 import org.jexel.core.care.CarePart;
 import org.jspecify.annotations.Nullable;
@@ -20,14 +19,14 @@ class CareIntervalRow {
   record Key(Long workshopId, String part) implements Serializable {}
 
   @EmbeddedId private Key key;
-  private @Nullable Integer months;
+  private int months;
   private @Nullable Double metres;
 
   protected CareIntervalRow() {}
 
   CareIntervalRow(Long workshop, CarePart part, CareInterval interval) {
     this.key = new Key(workshop, part.name());
-    this.months = interval.months().isPresent() ? interval.months().getAsInt() : null;
+    this.months = interval.months();
     this.metres = interval.metres().isPresent() ? interval.metres().getAsDouble() : null;
   }
 
@@ -43,7 +42,6 @@ class CareIntervalRow {
    */
   CareInterval interval() {
     return new CareInterval(
-        months == null ? OptionalInt.empty() : OptionalInt.of(months),
-        metres == null ? OptionalDouble.empty() : OptionalDouble.of(metres));
+        months, metres == null ? OptionalDouble.empty() : OptionalDouble.of(metres));
   }
 }

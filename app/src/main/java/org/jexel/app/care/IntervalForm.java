@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.jexel.app.job.TypedFields;
 import org.jexel.core.care.CareInterval;
 import org.jexel.core.care.CarePart;
@@ -32,9 +31,7 @@ public record IntervalForm(
     Map<String, String> typed = new LinkedHashMap<>();
     for (CarePart part : CarePart.values()) {
       CareInterval interval = own.getOrDefault(part, part.usual());
-      typed.put(
-          months(part),
-          interval.months().isPresent() ? String.valueOf(interval.months().getAsInt()) : "");
+      typed.put(months(part), String.valueOf(interval.months()));
       typed.put(
           way(part),
           interval.metres().isPresent()
@@ -56,22 +53,15 @@ public record IntervalForm(
     TypedFields fields = new TypedFields(typed, units);
     Map<CarePart, CareInterval> intervals = new EnumMap<>(CarePart.class);
     for (CarePart part : CarePart.values()) {
-      OptionalInt months = OptionalInt.empty();
-      OptionalDouble way = OptionalDouble.empty();
       String text = fields.text(months(part));
-      if (!text.isEmpty()) {
-        int number = text.matches("\\d{1,3}") ? Integer.parseInt(text) : 0;
-        if (number < 1 || number > MOST_MONTHS) {
-          fields.problem(months(part), "A whole number from 1 to " + MOST_MONTHS + ".");
-        }
-        months = OptionalInt.of(number);
+      int months = text.matches("\\d{1,3}") ? Integer.parseInt(text) : 0;
+      if (months < 1 || months > MOST_MONTHS) {
+        fields.problem(months(part), "A whole number from 1 to " + MOST_MONTHS + ".");
       }
+      OptionalDouble way = OptionalDouble.empty();
       if (!fields.text(way(part)).isEmpty()) {
         Double metres = fields.within(way(part), Measure.WAY, LEAST_WAY, MOST_WAY);
         way = metres == null ? way : OptionalDouble.of(metres);
-      }
-      if (text.isEmpty() && fields.text(way(part)).isEmpty()) {
-        fields.problem(months(part), "Say after how long, how far, or both.");
       }
       if (fields.sound()) {
         intervals.put(part, new CareInterval(months, way));

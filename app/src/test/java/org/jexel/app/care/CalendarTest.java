@@ -1,7 +1,6 @@
 package org.jexel.app.care;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import biweekly.Biweekly;
 import biweekly.ICalVersion;
@@ -57,15 +56,7 @@ class CalendarTest {
   }
 
   private MockHttpServletResponse read(String path, String from) throws Exception {
-    return mvc.perform(
-            get(path)
-                .with(
-                    request -> {
-                      request.setRemoteAddr(from);
-                      return request;
-                    }))
-        .andReturn()
-        .getResponse();
+    return Walker.stranger(mvc, path, from);
   }
 
   private MockHttpServletResponse read(String path) throws Exception {
@@ -171,7 +162,7 @@ class CalendarTest {
     typed.put("TREAD.way", "3 km");
     String page = owner.post("/workshop/care", typed).getContentAsString();
     assertThat(Walker.oneLine(page))
-        .contains("A whole number from 1 to 120", "Say after how long", "Not plausible")
+        .contains("A whole number from 1 to 120", "id=\"p-LAMPS.months\"", "Not plausible")
         .contains("value=\"3 km\"");
     assertThat(electrician.post("/workshop/care", typed).getStatus()).isEqualTo(403);
     assertThat(electrician.page("/?q=" + ref)).contains("Care was due");
@@ -183,7 +174,7 @@ class CalendarTest {
     } finally {
       typed.replaceAll((field, text) -> "");
       for (CarePart part : CarePart.values()) {
-        part.usual().months().ifPresent(m -> typed.put(part.name() + ".months", "" + m));
+        typed.put(part.name() + ".months", "" + part.usual().months());
         part.usual().metres().ifPresent(m -> typed.put(part.name() + ".way", m / 1000 + " km"));
       }
       assertThat(owner.post("/workshop/care", typed).getStatus()).isEqualTo(302);

@@ -1,7 +1,6 @@
 package org.jexel.app.handover;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -37,15 +36,7 @@ class DriversLinkTest {
 
   /** From a phone that nobody signed in on, each on a line of its own. */
   private MockHttpServletResponse read(String path, String from) throws Exception {
-    return mvc.perform(
-            get(path)
-                .with(
-                    request -> {
-                      request.setRemoteAddr(from);
-                      return request;
-                    }))
-        .andReturn()
-        .getResponse();
+    return Walker.stranger(mvc, path, from);
   }
 
   private MockHttpServletResponse read(String path) throws Exception {

@@ -29,8 +29,6 @@ public record CareDue(
   /** Whoever draws up the nuts of a wheel that was off does so once more after this way, m. */
   private static final double AGAIN = WheelNuts.AGAIN_AFTER_METRES;
 
-  private static final double YEARLY = 12;
-
   /**
    * Of a part that was cared for at least once.
    *
@@ -47,10 +45,7 @@ public record CareDue(
   }
 
   private static CareDue usual(CareDone last, CareBook book, CareInterval interval) {
-    Optional<LocalDate> day =
-        interval.months().isPresent()
-            ? Optional.of(last.day().plusMonths(interval.months().getAsInt()))
-            : Optional.empty();
+    Optional<LocalDate> day = Optional.of(last.day().plusMonths(interval.months()));
     return after(last, book, interval.metres(), day, "");
   }
 
@@ -104,7 +99,7 @@ public record CareDue(
             last.found().values().stream().mapToDouble(made -> made).min().orElseThrow());
     LocalDate looked = oldest.plusYears(CareLimit.TYRE_LOOK_YEARS);
     LocalDate out = oldest.plusYears(CareLimit.TYRE_OUT_YEARS);
-    LocalDate again = last.day().plusMonths(interval.months().orElse((int) YEARLY));
+    LocalDate again = last.day().plusMonths(interval.months());
     LocalDate next = last.day().isBefore(looked) ? looked : again.isBefore(out) ? again : out;
     return new CareDue(
         Optional.of(next),

@@ -1,6 +1,7 @@
 package org.jexel.core.care;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
@@ -63,6 +64,16 @@ public record CareLimit(double least, double lowWatch, double highWatch, double 
       case HUB_GREASE -> new CareLimit(FIRST, FIRST, ALL, ALL);
       case RIMS, FLUID, COUPLER, CHAINS, SWITCH, LAMPS, CORD, PLUG, RAMP, DOORS ->
           new CareLimit(FIRST, SECOND, ALL, ALL);
+    };
+  }
+
+  /** The figure of the rig by which a part is judged; empty where it is judged by its own alone. */
+  static Optional<FieldKey> rests(CarePart part, Wheel wheel) {
+    return switch (part) {
+      case DRUMS -> Optional.of(new FieldKey(RigField.DRUM_DIAMETER, wheel.axle()));
+      case NUTS -> Optional.of(new FieldKey(RigField.STUD_SIZE, wheel.axle()));
+      case BATTERY -> Optional.of(FieldKey.of(RigField.BREAKAWAY_CHEMISTRY));
+      default -> Optional.empty();
     };
   }
 

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jexel.core.quantity.CalendarDay;
@@ -15,6 +16,7 @@ import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.BrakeType;
 import org.jexel.core.rig.BreakawayKit;
+import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Side;
@@ -38,6 +40,7 @@ public record CarePlan(List<Line> lines) {
    *
    * @param places what a figure is recorded for, by number: wheels, or the part itself under 0
    * @param limits what a figure has to be at each place
+   * @param assumed figures of the rig that nobody entered and by which it is judged, in words
    * @param interval after which it is due again
    * @param last when it was cared for; empty where nobody recorded it
    * @param due when it is due again; empty where nobody recorded it
@@ -49,15 +52,17 @@ public record CarePlan(List<Line> lines) {
       Map<Integer, String> places,
       CareHow how,
       Map<Integer, CareLimit> limits,
+      String assumed,
       CareInterval interval,
       Optional<CareDone> last,
       Optional<CareDue> due,
       boolean over,
       LocalDate today) {
-    /** Nothing holds that is past due or was never looked at. */
+    /** Nothing holds that is past due, was never looked at or is judged by an assumption. */
     public Verdict verdict() {
       Verdict seen = seen();
-      return over && seen == Verdict.HOLDS ? Verdict.WATCH : seen;
+      boolean doubtful = over || !assumed.isEmpty();
+      return doubtful && seen == Verdict.HOLDS ? Verdict.WATCH : seen;
     }
 
     /** How all places stood when they were recorded last, by the limits of today. */
@@ -85,6 +90,15 @@ public record CarePlan(List<Line> lines) {
           .collect(Collectors.joining(" "));
     }
 
+    /** When it is due, in short. */
+    public String dueWords(UnitSystem units) {
+      return due.map(
+              by ->
+                  (over ? "was due " : "")
+                      + by.day().map(CalendarDay::text).orElseGet(() -> by.words(units)))
+          .orElse("never recorded");
+    }
+
     /** When it is due, by what, and what was found last, in sentences. */
     public String words(UnitSystem units) {
       if (last.isEmpty() || due.isEmpty()) {
@@ -94,11 +108,12 @@ public record CarePlan(List<Line> lines) {
       }
       String why = due.get().why();
       return Phrase.of(
-          "%s. %sLast on %s: %s.",
+          "%s. %sLast on %s: %s.%s",
           over ? due.get().overWords(today, units) : "Due " + due.get().words(units),
           why.isEmpty() ? "" : why + " ",
           CalendarDay.text(last.get().day()),
-          said(last.get(), units));
+          said(last.get(), units),
+          assumed.isEmpty() ? "" : " Its limit goes by what is assumed: " + assumed + ".");
     }
 
     /** As in “axle 1 left: 4.0 mm; axle 1 right: 2.5 mm (watch)”, alike ones said once. */
@@ -178,6 +193,7 @@ public record CarePlan(List<Line> lines) {
         places,
         CareHow.of(part, rig, units),
         limits,
+        assumed(rig, part, places.keySet()),
         interval,
         last,
         due,
@@ -186,9 +202,27 @@ public record CarePlan(List<Line> lines) {
   }
 
   private static CareLimit limit(Rig rig, CarePart part, int place, LocalDate day) {
+    return CareLimit.of(part, rig, wheel(rig, place), day);
+  }
+
+  private static Wheel wheel(Rig rig, int place) {
     List<Wheel> wheels = Wheel.all(rig);
-    Wheel wheel = place < 1 || place > wheels.size() ? NO_WHEEL : wheels.get(place - 1);
-    return CareLimit.of(part, rig, wheel, day);
+    return place < 1 || place > wheels.size() ? NO_WHEEL : wheels.get(place - 1);
+  }
+
+  private static String assumed(Rig rig, CarePart part, Set<Integer> places) {
+    return places.stream()
+        .flatMap(place -> CareLimit.rests(part, wheel(rig, place)).stream())
+        .filter(key -> isAssumed(rig, key))
+        .map(key -> Phrase.within(key.field().label()))
+        .distinct()
+        .collect(Collectors.joining(", "));
+  }
+
+  private static boolean isAssumed(Rig rig, FieldKey key) {
+    return key.field().isNumber()
+        ? rig.sheet().figure(key).assumed()
+        : rig.sheet().choice(key).assumed();
   }
 
   /** Wheels are numbered from 1, from the front, left before right, braked or not. */
