@@ -71,8 +71,9 @@ public final class GainFinder {
           Double.NaN,
           "It locks at the lowest mark. Look at the load, the brakes' adjustment and the controller.");
     }
-    boolean known = settled >= 0 && around(settled) >= KNOWN;
-    if (known && held(settled)) {
+    int doubted = doubted();
+    boolean known = settled >= 0 && settled < openLock() && around(settled) >= KNOWN;
+    if (known && doubted < 0 && held(settled)) {
       return advice(GainAdvice.Act.SETTLE, mark(settled), settledWords(settled));
     }
     if (stops.size() >= MOST_STOPS) {
@@ -80,6 +81,9 @@ public final class GainFinder {
           GainAdvice.Act.LOOK_FOR_FAULT,
           Double.NaN,
           "Twelve stops and no clear answer. Something changes between stops: look for it.");
+    }
+    if (doubted >= 0) {
+      return advice(GainAdvice.Act.REPEAT, mark(doubted), doubtedWords(doubted));
     }
     if (known) {
       return freeAt(settled) == 0
@@ -163,11 +167,33 @@ public final class GainFinder {
             .count();
   }
 
+  /** The lowest mark that locked oftener than it held: nothing above it is driven. */
+  private int openLock() {
+    return IntStream.range(0, curve.marksCount())
+        .filter(place -> lockedAt(place) > freeAt(place))
+        .findFirst()
+        .orElse(curve.marksCount());
+  }
+
+  /**
+   * The lowest mark that locked once where a higher one held, by more than a mark's blur; or −1.
+   */
+  private int doubted() {
+    return IntStream.range(0, curve.marksCount())
+        .filter(place -> lockedAt(place) == 1 && freeAt(place) == 0 && heldAbove(place))
+        .findFirst()
+        .orElse(-1);
+  }
+
+  private boolean heldAbove(int place) {
+    return curve.place(highestThatHeld()) > place + 1;
+  }
+
   private int mostTelling() {
     int highest = stops.stream().mapToInt(stop -> curve.place(stop.gain())).max().orElseThrow();
     int top = curve.marksCount() - 1;
     boolean locked = stops.stream().anyMatch(stop -> stop.outcome().locked());
-    int limit = locked ? top : Math.max(highest + 1, highest + (top - highest) / 2);
+    int limit = locked ? openLock() : Math.max(highest + 1, highest + (top - highest) / 2);
     int last = Math.min(top, limit);
     int stride = 1 + last / WEIGHED;
     int near = leastOpen(0, last, stride);
@@ -199,6 +225,12 @@ public final class GainFinder {
     return Phrase.of(
         "By all stops %s is the highest mark that locks in at most one of ten: try it.",
         number(place));
+  }
+
+  private String doubtedWords(int place) {
+    return Phrase.of(
+        "%s locked, and %s held: one of the two is not what it seemed. Drive the lower one again before going on.",
+        number(place), Measure.GAIN.number(highestThatHeld(), UnitSystem.METRIC));
   }
 
   private String tellingWords(int next) {

@@ -8,9 +8,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
 import org.jexel.core.Rigs;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.harness.HarnessPlanner;
@@ -98,6 +100,38 @@ class GainFinderTest {
     List<GainStop> stops = drive(mark * 0.5, new Random(seed), 5);
     assertThat(stops).hasSizeLessThanOrEqualTo(GainFinder.MOST_STOPS);
     assertThat(stops).allSatisfy(s -> assertThat(HALVES.isMark(s.gain())).isTrue());
+  }
+
+  /** Outcomes of no rig at all: whatever they say, no tyre is flattened to find out. */
+  @Property(tries = 60)
+  void nothingIsDrivenAboveAMarkThatLockedOftenerThanItHeld(
+      @ForAll @Size(min = 1, max = 6) List<@IntRange(min = 1, max = 20) Integer> marks,
+      @ForAll long seed) {
+    Random any = new Random(seed);
+    GainStop[] stops =
+        marks.stream()
+            .map(m -> stop(0.5 * m, any.nextBoolean() ? Outcome.LOCKED : Outcome.FIRM))
+            .toArray(GainStop[]::new);
+    GainAdvice advice = advise(LIGHT, stops);
+    for (GainStop at : stops) {
+      long locked =
+          Stream.of(stops).filter(s -> s.gain() == at.gain() && s.outcome().locked()).count();
+      long all = Stream.of(stops).filter(s -> s.gain() == at.gain()).count();
+      if (2 * locked > all && advice.act() != GainAdvice.Act.LOOK_FOR_FAULT) {
+        assertThat(advice.gain()).as(advice.reason()).isLessThanOrEqualTo(at.gain());
+      }
+    }
+  }
+
+  @Test
+  void stopsThatContradictAskForTheLowerOneAgain() {
+    GainAdvice advice = advise(LIGHT, stop(5, Outcome.FIRM), stop(2, Outcome.LOCKED));
+    assertThat(advice.act()).isEqualTo(GainAdvice.Act.REPEAT);
+    assertThat(advice.gain()).isEqualTo(2);
+    assertThat(advice.reason()).startsWith("2 locked, and 5 held");
+    GainAdvice after =
+        advise(LIGHT, stop(5, Outcome.FIRM), stop(2, Outcome.LOCKED), stop(2, Outcome.FIRM));
+    assertThat(after.gain()).isGreaterThan(2);
   }
 
   @Property(tries = 30)
