@@ -243,7 +243,7 @@ class JobWalkTest {
     start("STALL", "ANNUAL", "axles=1, brakes=No brakes, " + FOUR_WAYS);
     assertThat(yard.next()).contains("Battery, engine off");
     yard.workOn();
-    assertThat(yard.next()).contains("Print the report and hand over");
+    assertThat(yard.next()).contains("Sign the report");
     tookTheActsThatAreTold(8);
   }
 

@@ -57,7 +57,7 @@ public class Repair {
 
   /** As the core knows it. */
   Mended mended() {
-    return new Mended(again, mendedAt);
+    return new Mended(words, again, mendedAt, person.name());
   }
 
   /** What was mended. */

@@ -41,21 +41,32 @@ public class Pdf {
    * @param file name under which it would be saved
    */
   public ResponseEntity<byte[]> answer(String template, Map<String, Object> model, String file) {
+    return answer(bytes(template, model), file);
+  }
+
+  /** A sheet that was made before. */
+  public static ResponseEntity<byte[]> answer(byte[] sheet, String file) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + file + "\"")
+        .body(sheet);
+  }
+
+  /** A template as a PDF. */
+  public byte[] bytes(String template, Map<String, Object> model) {
     Context context = new Context(Locale.UK, model);
     context.setVariable("measure", Measure.byName());
     context.setVariable("colour", Palette.tokens());
     // XML is strict about the case of a word that HTML reads in any.
     String page = templates.process(template, context).replaceFirst("^<!doctype", "<!DOCTYPE");
-    return ResponseEntity.ok()
-        .contentType(MediaType.APPLICATION_PDF)
-        .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + file + "\"")
-        .body(render(page));
+    return render(page);
   }
 
   private static byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       PdfRendererBuilder builder = new PdfRendererBuilder();
+      builder.usePdfUaAccessibility(true);
       font(builder, "BarlowSemiCondensed_500Medium.ttf", "Barlow Semi Condensed", 400);
       font(builder, "BarlowSemiCondensed_700Bold.ttf", "Barlow Semi Condensed", 700);
       font(builder, "BarlowCondensed_600SemiBold.ttf", "Barlow Condensed", 400);

@@ -6,27 +6,24 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Stream;
-import org.jexel.app.drawing.Shapes;
+import java.util.Optional;
+import java.util.UUID;
 import org.jexel.app.exchange.Pdf;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
-import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationPages;
-import org.jexel.app.job.Towline;
 import org.jexel.app.security.Person;
-import org.jexel.core.braking.Stop;
-import org.jexel.core.check.Round;
 import org.jexel.core.job.Station;
-import org.jexel.core.road.TestStop;
-import org.jspecify.annotations.Nullable;
+import org.jexel.core.report.Signing;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
-/** Station 7: the report, as a page and as PDF. */
+/** Station 7: the report as everything stands, who signed it, and each edition as it was signed. */
 @Controller
 class HandoverController {
   private static final DateTimeFormatter DAY =
@@ -34,92 +31,124 @@ class HandoverController {
 
   private final JobFiles files;
   private final StationPages pages;
-  private final Pdf pdf;
-  private final Shapes shapes;
-  private final Towline towline;
-  private final BeforeTowService beforeTow;
+  private final Editions editions;
   private final Clock clock;
 
-  HandoverController(
-      JobFiles files,
-      StationPages pages,
-      Pdf pdf,
-      Shapes shapes,
-      Towline towline,
-      BeforeTowService beforeTow,
-      Clock clock) {
-    this.beforeTow = beforeTow;
+  HandoverController(JobFiles files, StationPages pages, Editions editions, Clock clock) {
     this.files = files;
     this.pages = pages;
-    this.pdf = pdf;
-    this.shapes = shapes;
-    this.towline = towline;
+    this.editions = editions;
     this.clock = clock;
   }
 
-  /** A stop with what it tells. */
-  record StopRow(TestStop stop, @Nullable Stop told) {}
+  /**
+   * An edition in the list of all.
+   *
+   * @param sound whether what is kept is what was signed
+   */
+  record EditionRow(int number, List<Editions.SignedBy> names, boolean sound) {}
 
   @GetMapping("/jobs/{ref}/handover")
   ModelAndView handover(@PathVariable String ref, Person person) {
     JobFile file = files.open(ref, person);
-    return pages.page(file, Station.HANDOVER, "report", report(file));
+    Frozen now = editions.now(file);
+    List<ReportEdition> all = editions.all(file);
+    Map<String, Object> view = new HashMap<>();
+    view.put("report", now.report());
+    view.put("seen", now.hash());
+    view.put("editions", all.stream().map(edition -> row(file, edition)).toList());
+    view.put("signed", file.job().isSigned());
+    view.put("waits", Editions.waits(file, all));
+    view.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
+    sign(file, now, view);
+    return pages.page(file, Station.HANDOVER, "report", view);
+  }
+
+  /** What the form under the report shows. */
+  private static void sign(JobFile file, Frozen now, Map<String, Object> view) {
+    Map<String, String> typed = Editions.typed(file);
+    boolean tried = !typed.getOrDefault(Signing.SEEN, "").isEmpty();
+    Signing signing = Editions.signing(file, now, typed);
+    view.put("typed", typed);
+    view.put("role", tried ? signing.role() : file.person().role().label());
+    view.put("problems", tried ? signing.problems() : Map.<String, String>of());
+    view.put("failing", signing.failing().stream().map(Station::label).toList());
+    view.put("owner", signing.owner());
+  }
+
+  private static EditionRow row(JobFile file, ReportEdition edition) {
+    return new EditionRow(edition.number(), Editions.signedBy(file, edition), edition.sound());
   }
 
   @GetMapping("/jobs/{ref}/report.pdf")
-  ResponseEntity<byte[]> pdf(@PathVariable String ref, Person person) {
+  ResponseEntity<byte[]> draft(@PathVariable String ref, Person person) {
+    return Pdf.answer(editions.draft(files.open(ref, person)), ref + "-report.pdf");
+  }
+
+  @PostMapping("/jobs/{ref}/report")
+  String sign(
+      @PathVariable String ref,
+      @RequestParam Map<String, String> typed,
+      @RequestParam String requestKey,
+      Person person) {
+    files.change(ref, person, file -> editions.sign(file, typed, requestKey));
+    return "redirect:/jobs/{ref}/handover";
+  }
+
+  /** An edition as it was signed, what it changed, and what is otherwise now. */
+  @GetMapping("/jobs/{ref}/report/{number}")
+  ModelAndView edition(@PathVariable String ref, @PathVariable int number, Person person) {
     JobFile file = files.open(ref, person);
-    Map<String, Object> model = report(file);
-    model.put("file", file);
-    model.put("shapes", shapes);
-    model.put("job", file.job());
-    model.put("units", file.units());
-    model.put("person", person);
-    model.put("towline", towline.draw(file, Station.HANDOVER, Looked.at("")));
-    return pdf.answer("report-pdf", model, ref + "-report.pdf");
+    List<ReportEdition> all = editions.all(file);
+    ReportEdition edition = Editions.of(all, number);
+    Frozen now = editions.now(file);
+    Map<String, Object> view = new HashMap<>();
+    view.put("job", file.job());
+    view.put("person", person);
+    view.put("row", row(file, edition));
+    view.put("hash", edition.hash());
+    view.put("frozen", edition.frozen().orElse(null));
+    view.put(
+        "sameUnits", edition.frozen().map(old -> old.units().equals(now.units())).orElse(false));
+    view.put(
+        "before",
+        edition
+            .frozen()
+            .map(old -> Editions.since(Editions.before(all, number), old))
+            .orElse(List.of()));
+    view.put("since", Editions.since(Optional.of(edition), now));
+    boolean second =
+        number == all.size()
+            && Editions.waits(file, all)
+            && person.role().mayChange()
+            && Editions.mayCountersign(file, edition);
+    view.put("second", second);
+    view.put("waits", number == all.size() && Editions.waits(file, all));
+    sign(file, now, view);
+    view.put("requestKey", UUID.randomUUID().toString());
+    return new ModelAndView("edition", view);
   }
 
-  private Map<String, Object> report(JobFile file) {
-    Map<String, Object> model = new HashMap<>();
-    model.put(
-        "checkRows",
-        Round.of(
-                Stream.concat(
-                        file.work().bench().proof().stream(),
-                        file.work().bench().readBeyond().stream())
-                    .toList())
-            .stream()
-            .map(round -> CheckRow.of(file, round))
-            .toList());
-    model.put(
-        "stopRows",
-        file.record().stops().stream()
-            .map(s -> new StopRow(s, s.analysed(file.work().road().drag()).orElse(null)))
-            .toList());
-    model.put("profiles", file.work().road().gains().told());
-    model.put("breakaway", file.work().breakaway().told());
-    model.put("ratings", file.work().rig().ratings());
-    model.put("weighed", file.work().rig().isWeighed());
-    model.put("gaps", file.work().rig().gaps());
-    model.put("load", file.work().rig().load());
-    model.put("short", file.work().inShort(beforeTow.newest(file)));
-    model.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
-    model.put("cautions", cautions(file));
-    return model;
+  /** The sheet as it was signed; with the first name alone where a second was put to it. */
+  @GetMapping("/jobs/{ref}/report/{number}.pdf")
+  ResponseEntity<byte[]> sheet(
+      @PathVariable String ref,
+      @PathVariable int number,
+      @RequestParam(defaultValue = "false") boolean first,
+      Person person) {
+    JobFile file = files.open(ref, person);
+    ReportEdition edition = Editions.of(editions.all(file), number);
+    return Pdf.answer(editions.paper(edition, first), ref + "-report-" + number + ".pdf");
   }
 
-  private static List<String> cautions(JobFile file) {
-    String law =
-        "Local law and licensed practice decide what this rig needs; this report does not say that it is legal.";
-    String ratings = "Never exceed a rating, and keep the tongue share inside its band.";
-    if (!file.rig().hasElectricBrakes()) {
-      return List.of(ratings, law);
-    }
-    return List.of(
-        ratings,
-        "Trailer brakes have no anti-lock: re-set the gain when load, surface, tyres, brakes or vehicle change.",
-        "If the trailer sways, ease the manual lever on gently; never brake hard with the vehicle.",
-        "Test the breakaway with the wheels chocked; the magnets get hot.",
-        law);
+  @PostMapping("/jobs/{ref}/report/{number}")
+  String countersign(
+      @PathVariable String ref,
+      @PathVariable int number,
+      @RequestParam Map<String, String> typed,
+      @RequestParam String requestKey,
+      Person person) {
+    files.change(ref, person, file -> editions.countersign(file, number, typed, requestKey));
+    return "redirect:/jobs/{ref}/report/{number}";
   }
 }

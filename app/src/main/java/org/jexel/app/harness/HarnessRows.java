@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.StationRows;
 import org.jexel.app.job.StoredRow;
@@ -63,11 +62,7 @@ final class HarnessRows implements StationRows {
 
   @Override
   public void tell(JobRecord.Builder record) {
-    record.ticked(
-        newest.values().stream()
-            .filter(StepTick::done)
-            .map(StepTick::step)
-            .collect(Collectors.toSet()));
+    record.ticked(newest.values().stream().filter(StepTick::done).map(StepTick::told).toList());
     record.coloured(built);
   }
 }

@@ -69,6 +69,7 @@ public class Job {
   private boolean alone;
   private Instant createdAt;
   private Instant updatedAt;
+  private @Nullable Instant signedAt;
 
   @Version private int version;
 
@@ -115,12 +116,23 @@ public class Job {
     return alone;
   }
 
-  void stand(Progress progress, String build, Instant at) {
-    stand(progress, build);
+  /** Something of it is not as it was: nobody has signed that. */
+  void changed(Instant at) {
     this.updatedAt = at;
+    this.signedAt = null;
   }
 
-  /** The same facts by the rules of another build: nobody did anything. */
+  /** A report of just what stands was signed, by everybody whose name it wants. */
+  public void sign(Instant at) {
+    this.signedAt = at;
+  }
+
+  /** Whether a report of just what stands was signed. */
+  public boolean isSigned() {
+    return signedAt != null;
+  }
+
+  /** How it stands by the rules of this build. */
   void stand(Progress progress, String build) {
     progress.states().forEach((station, state) -> states.put(station.name(), state.name()));
     this.nextStation = (byte) progress.next().station().number();

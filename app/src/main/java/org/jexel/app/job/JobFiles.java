@@ -4,10 +4,12 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import org.jexel.app.security.Person;
+import org.jexel.core.job.Station;
 import org.jexel.core.job.Work;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -85,10 +87,14 @@ public class JobFiles {
           JobFile file = read(job, person, rows).held();
           T told = act.apply(file);
           if (!file.changes().isEmpty()) {
+            // A signature leaves everything as it was signed.
+            if (!file.changes().equals(EnumSet.of(Station.HANDOVER))) {
+              job.changed(clock.instant());
+            }
             entities.flush();
             Rows now = rows.with(rooms.rows(job, file.changes()));
             JobFile after = read(job, person, now);
-            job.stand(after.work().progress(), build.id(), clock.instant());
+            job.stand(after.work().progress(), build.id());
             afterwards.forEach(one -> one.stood(after));
           }
           return told;

@@ -60,6 +60,7 @@ record Rows(Map<Station, StationRows> stations) {
         new Shop(job.workshop().stock(), job.workshop().tongueBand(), job.workshop().breakaway());
     JobRecord.Builder record = JobRecord.of(job.wish(), job.alone(), shop, day);
     stations.values().forEach(rows -> rows.tell(record));
+    record.signed(job.isSigned());
     return record.build();
   }
 }

@@ -31,6 +31,8 @@ public class Workshop {
   private int breakawayProofMonths = BreakawayRule.USUAL.proofMonths();
   private int breakawayBatteryYears = BreakawayRule.USUAL.batteryYears();
 
+  private boolean countersigned;
+
   @Version private int version;
 
   /** Which sizes of wire are on the shelf. */
@@ -83,6 +85,15 @@ public class Workshop {
         rule.requiredFrom().isPresent() ? rule.requiredFrom().getAsDouble() : null;
     this.breakawayProofMonths = rule.proofMonths();
     this.breakawayBatteryYears = rule.batteryYears();
+  }
+
+  /** Whether a second person signs each report too. */
+  public boolean countersigned() {
+    return countersigned;
+  }
+
+  public void countersign(boolean wanted) {
+    this.countersigned = wanted;
   }
 
   public List<WireSize> stock() {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.connector.WireColour;
 import org.jexel.core.harness.Crosswalk;
@@ -28,13 +29,14 @@ import org.jspecify.annotations.Nullable;
  * @param day on which it is looked at, where the workshop is: batteries age, and proofs run out
  * @param readings every one, oldest first
  * @param repairs oldest first
- * @param ticked ids of the steps that people ticked
+ * @param ticks the steps that people say are done
  * @param colours of conductors, as somebody found them
  * @param found in the cab
  * @param stops those that no later one corrects, oldest first
  * @param said before wheels turn, oldest first
  * @param settings every settled gain, oldest first
  * @param volts by gain, as read at the connector
+ * @param signed whether a report of just this was signed
  */
 public record JobRecord(
     Rig rig,
@@ -44,22 +46,28 @@ public record JobRecord(
     LocalDate day,
     List<Taken> readings,
     List<Mended> repairs,
-    Set<String> ticked,
+    List<Ticked> ticks,
     Map<Crosswalk.Seen, WireColour> colours,
     Fitting.Found found,
     List<TestStop> stops,
     List<Said> said,
     List<Setting> settings,
-    List<VoltsByGain.Reading> volts) {
+    List<VoltsByGain.Reading> volts,
+    boolean signed) {
   public JobRecord {
     readings = List.copyOf(readings);
     repairs = List.copyOf(repairs);
-    ticked = Set.copyOf(ticked);
+    ticks = List.copyOf(ticks);
     colours = Map.copyOf(colours);
     stops = List.copyOf(stops);
     said = List.copyOf(said);
     settings = List.copyOf(settings);
     volts = List.copyOf(volts);
+  }
+
+  /** Ids of the steps that people say are done. */
+  Set<String> ticked() {
+    return ticks.stream().map(Ticked::step).collect(Collectors.toSet());
   }
 
   /**
@@ -75,13 +83,14 @@ public record JobRecord(
         then,
         readings.stream().filter(reading -> !reading.at().isAfter(at)).toList(),
         repairs.stream().filter(repair -> !repair.at().isAfter(at)).toList(),
-        ticked,
+        ticks,
         colours,
         found,
         stops.stream().filter(stop -> !stop.at().isAfter(at)).toList(),
         said.stream().filter(word -> !word.at().isAfter(at)).toList(),
         settings.stream().filter(setting -> !setting.at().isAfter(at)).toList(),
-        volts);
+        volts,
+        signed);
   }
 
   /** A job of which nothing is recorded but what it starts from. */
@@ -98,13 +107,14 @@ public record JobRecord(
     private @Nullable Rig rig;
     private List<Taken> readings = List.of();
     private List<Mended> repairs = List.of();
-    private Set<String> ticked = Set.of();
+    private List<Ticked> ticks = List.of();
     private Map<Crosswalk.Seen, WireColour> colours = Map.of();
     private Fitting.Found found = Fitting.Found.NOTHING;
     private List<TestStop> stops = List.of();
     private List<Said> said = List.of();
     private List<Setting> settings = List.of();
     private List<VoltsByGain.Reading> volts = List.of();
+    private boolean signed;
 
     private Builder(Wish wish, boolean alone, Shop shop, LocalDate day) {
       this.wish = wish;
@@ -129,8 +139,8 @@ public record JobRecord(
       return this;
     }
 
-    public Builder ticked(Set<String> steps) {
-      this.ticked = steps;
+    public Builder ticked(List<Ticked> steps) {
+      this.ticks = steps;
       return this;
     }
 
@@ -156,10 +166,15 @@ public record JobRecord(
       return this;
     }
 
+    public Builder signed(boolean asItStands) {
+      this.signed = asItStands;
+      return this;
+    }
+
     public JobRecord build() {
       return new JobRecord(
-          rig(), wish, alone, shop, day, readings, repairs, ticked, colours, found, stops, said,
-          settings, volts);
+          rig(), wish, alone, shop, day, readings, repairs, ticks, colours, found, stops, said,
+          settings, volts, signed);
     }
   }
 }

@@ -42,8 +42,14 @@ final class NextActs {
         .flatMap(Function.identity())
         .flatMap(rule -> rule.get().stream())
         .findFirst()
-        .orElseGet(
-            () -> act(Station.HANDOVER, new Aim.HandOver(), "Print the report and hand over"));
+        .orElseGet(acts::handOver);
+  }
+
+  private NextAct handOver() {
+    return act(
+        Station.HANDOVER,
+        new Aim.HandOver(),
+        work.record().signed() ? "Print the report and hand over" : "Sign the report");
   }
 
   /** What goes before anything that was wanted. */

@@ -27,10 +27,10 @@ public record Progress(
     return new Progress(states, NextActs.of(work), work.breakaway().due().first());
   }
 
-  /** The report is due once every other station stands; nobody has signed one yet. */
+  /** The report is due once every other station stands, and holds once somebody signed it so. */
   private static StationState handover(Work work, Map<Station, StationState> others) {
     if (others.values().stream().allMatch(StationState::stands)) {
-      return StationState.COMPUTED;
+      return work.record().signed() ? StationState.HOLDS : StationState.COMPUTED;
     }
     return work.bench().isBegun() ? StationState.UNDER_WAY : StationState.NOT_YET;
   }

@@ -104,7 +104,7 @@ class DriversCardTest {
             .findFirst()
             .orElseThrow()
             .id();
-    repairs.add(new Mended(List.of(check), MORNING.plusSeconds(90_000)));
+    repairs.add(new Mended("", List.of(check), MORNING.plusSeconds(90_000), ""));
     assertThat(card()).contains("No gain holds for it").doesNotContain("Gain 6 on");
   }
 

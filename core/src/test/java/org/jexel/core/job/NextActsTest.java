@@ -127,7 +127,7 @@ class NextActsTest {
         JobRecord.of(wish, false, SHOP, DAY)
             .rig(rig)
             .read(readings, repairs)
-            .ticked(ticked)
+            .ticked(ticked.stream().map(step -> new Ticked(step, "", MORNING)).toList())
             .driven(stops, said, settings)
             .build(),
         Planner.ANEW,
@@ -152,7 +152,7 @@ class NextActsTest {
   }
 
   private void mend(String... again) {
-    repairs.add(new Mended(List.of(again), MORNING.plusSeconds(60L * ++minute)));
+    repairs.add(new Mended("", List.of(again), MORNING.plusSeconds(60L * ++minute), ""));
   }
 
   /** Every check of the proof as a sound rig shows it. */
@@ -457,7 +457,7 @@ class NextActsTest {
     assertThat(work().bench().last("socket.tail")).isPresent();
     read("socket.tail", 12.5);
     assertThat(work().bench().askedAgain()).isEmpty();
-    repairs.add(new Mended(List.of("socket.tail"), readings.get(readings.size() - 1).at()));
+    repairs.add(new Mended("", List.of("socket.tail"), readings.get(readings.size() - 1).at(), ""));
     assertThat(work().bench().askedAgain()).hasSize(1);
   }
 
@@ -470,9 +470,7 @@ class NextActsTest {
     assertThat(state(Station.HANDOVER)).isEqualTo(StationState.NOT_YET);
     prove();
     assertThat(next())
-        .isEqualTo(
-            new NextAct(
-                Station.HANDOVER, new Aim.HandOver(), "Print the report and hand over", ""));
+        .isEqualTo(new NextAct(Station.HANDOVER, new Aim.HandOver(), "Sign the report", ""));
   }
 
   @Test

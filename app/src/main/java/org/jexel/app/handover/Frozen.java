@@ -1,0 +1,59 @@
+package org.jexel.app.handover;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.Optional;
+import org.jexel.core.report.Report;
+
+/**
+ * What a signature is put to: a report and the drawing of its rig, as one text that is the same
+ * whenever the two are.
+ *
+ * @param units in which its figures are written
+ * @param drawing SVG
+ */
+record Frozen(String units, Report report, String drawing) {
+  private static final ObjectMapper JSON = JsonMapper.builder().build();
+
+  /** As it is kept: JSON, its fields in the order of the records. */
+  String text() {
+    try {
+      return JSON.writeValueAsString(this);
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  String hash() {
+    return hash(text());
+  }
+
+  /** SHA-256 of the kept text in UTF-8, hexadecimal. */
+  static String hash(String text) {
+    try {
+      MessageDigest sha = MessageDigest.getInstance("SHA-256");
+      return HexFormat.of().formatHex(sha.digest(text.getBytes(StandardCharsets.UTF_8)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  @SuppressWarnings("NullAway") // what is read may lack anything
+  private boolean isWhole() {
+    return units != null && report != null && drawing != null;
+  }
+
+  /** Empty where this version does not understand it any more; its sheets stand all the same. */
+  static Optional<Frozen> of(String text) {
+    try {
+      return Optional.of(JSON.readValue(text, Frozen.class)).filter(Frozen::isWhole);
+    } catch (JsonProcessingException | IllegalArgumentException unknown) {
+      return Optional.empty();
+    }
+  }
+}

@@ -1,0 +1,75 @@
+package org.jexel.core.report;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jexel.core.care.LookedOver;
+import org.jexel.core.job.InShort;
+import org.jexel.core.job.Work;
+import org.jexel.core.quantity.UnitSystem;
+
+/** Tells a job from its beginning to how it is left, for the owner first and the next workshop. */
+public final class ReportWriter {
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ROOT);
+
+  private ReportWriter() {}
+
+  /**
+   * @param head which job, whose, of what
+   * @param beforeTow the newest list that was walked before a journey
+   * @param units in which its figures are written
+   * @param zone of the workshop
+   */
+  public static Report of(
+      List<String> head, Work work, Optional<LookedOver> beforeTow, UnitSystem units, ZoneId zone) {
+    Function<Instant, String> when = at -> WHEN.format(at.atZone(zone));
+    RigTold rig = new RigTold(work, units);
+    WorkTold wiring = new WorkTold(work, units, tick -> when.apply(tick.at()));
+    ReadingsTold readings = new ReadingsTold(work, units, when);
+    RoadTold road = new RoadTold(work, units, when);
+    InShort brief = work.inShort(beforeTow);
+    List<Section> sections = new ArrayList<>();
+    sections.add(Section.ofLines("In short", List.of(String.join(" ", brief.words()))));
+    sections.add(Section.ofLines("Open", brief.open()));
+    sections.add(road.settings());
+    sections.add(readings.asLeft());
+    sections.add(readings.asFound());
+    sections.add(readings.repairs());
+    sections.add(Section.ofLines("Breakaway", work.breakaway().told()));
+    sections.add(road.stops());
+    sections.add(road.volts());
+    sections.add(rig.ratings());
+    sections.add(rig.findings());
+    sections.add(wiring.steps());
+    sections.add(wiring.materials());
+    sections.add(wiring.circuits());
+    sections.add(wiring.colours());
+    sections.add(wiring.box());
+    sections.add(rig.entered());
+    sections.add(rig.assumed());
+    sections.add(Section.ofLines("Cautions", cautions(work)));
+    sections.removeIf(section -> section.lines().isEmpty() && section.rows().isEmpty());
+    return new Report(head, "", sections);
+  }
+
+  private static List<String> cautions(Work work) {
+    String law =
+        "Local law and licensed practice decide what this rig needs; this report does not say that it is legal.";
+    String ratings = "Never exceed a rating, and keep the tongue share inside its band.";
+    if (!work.record().rig().hasElectricBrakes()) {
+      return List.of(ratings, law);
+    }
+    return List.of(
+        ratings,
+        "Trailer brakes have no anti-lock: re-set the gain when load, surface, tyres, brakes or vehicle change.",
+        "If the trailer sways, ease the manual lever on gently; never brake hard with the vehicle.",
+        "Test the breakaway with the wheels chocked; the magnets get hot.",
+        law);
+  }
+}
