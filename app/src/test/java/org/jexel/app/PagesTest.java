@@ -115,12 +115,12 @@ class PagesTest {
       String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
       assertThat(text)
           .contains("Mobile sauna")
-          .contains("Gain 6 on dry asphalt")
+          .contains("set to gain 6 on dry asphalt")
           .contains("Brake circuit, resistance")
           .contains("On the verge")
           .contains("no anti-lock")
           .contains("Local law");
-      assertThat(pdf.getNumberOfPages()).isBetween(1, 3);
+      assertThat(pdf.getNumberOfPages()).isBetween(4, 8);
     }
   }
 
@@ -128,7 +128,10 @@ class PagesTest {
   void theReportOfAJobWithoutReadingsSaysSo() throws Exception {
     MockHttpServletResponse response = viewer.answer("/jobs/J1001/report.pdf");
     try (PDDocument pdf = Loader.loadPDF(response.getContentAsByteArray())) {
-      assertThat(new PDFTextStripper().getText(pdf)).contains("not read", "No breakaway");
+      assertThat(Walker.oneLine(new PDFTextStripper().getText(pdf)))
+          .contains("not read", "It has no breakaway")
+          .as("no two letters in one glyph")
+          .contains("Beehive flatbed");
     }
   }
 
@@ -144,7 +147,8 @@ class PagesTest {
     for (String ref : List.of("J1001", "J1006")) {
       for (Station station : Station.values()) {
         String path = "/jobs/" + ref + "/" + station.path();
-        assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(15);
+        int most = station == Station.HANDOVER ? 16 : 15;
+        assertThat(statements(() -> viewer.page(path))).as(path).isLessThanOrEqualTo(most);
       }
     }
   }

@@ -1,6 +1,7 @@
 package org.jexel.app.exchange;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PDFontSupplier;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import java.io.ByteArrayOutputStream;
@@ -11,6 +12,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.jexel.app.drawing.Palette;
 import org.jexel.core.quantity.CleanText;
 import org.jexel.core.quantity.Measure;
@@ -64,13 +71,14 @@ public class Pdf {
 
   private static byte[] render(String xhtml) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
+    try (PDDocument document = new PDDocument()) {
       PdfRendererBuilder builder = new PdfRendererBuilder();
+      builder.usePDDocument(document);
       builder.usePdfUaAccessibility(true);
-      font(builder, "BarlowSemiCondensed_500Medium.ttf", "Barlow Semi Condensed", 400);
-      font(builder, "BarlowSemiCondensed_700Bold.ttf", "Barlow Semi Condensed", 700);
-      font(builder, "BarlowCondensed_600SemiBold.ttf", "Barlow Condensed", 400);
-      font(builder, "SplineSansMono_500Medium.ttf", "Spline Sans Mono", 400);
+      font(builder, document, "BarlowSemiCondensed_500Medium.ttf", "Barlow Semi Condensed", 400);
+      font(builder, document, "BarlowSemiCondensed_700Bold.ttf", "Barlow Semi Condensed", 700);
+      font(builder, document, "BarlowCondensed_600SemiBold.ttf", "Barlow Condensed", 400);
+      font(builder, document, "SplineSansMono_500Medium.ttf", "Spline Sans Mono", 400);
       builder.useSVGDrawer(new BatikSVGDrawer());
       builder.withHtmlContent(wellFormed(xhtml), null);
       builder.toStream(out);
@@ -102,15 +110,15 @@ public class Pdf {
             });
   }
 
-  private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-    builder.useFont(() -> open(file), family, weight, FontStyle.NORMAL, true);
-  }
-
-  private static InputStream open(String file) {
-    try {
-      return new ClassPathResource("fonts/" + file).getInputStream();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+  /** Without ligatures: a glyph of two letters is read by nobody who searches or listens. */
+  private static void font(
+      PdfRendererBuilder builder, PDDocument document, String file, String family, int weight)
+      throws IOException {
+    try (InputStream in = new ClassPathResource("fonts/" + file).getInputStream()) {
+      TrueTypeFont glyphs = new TTFParser().parse(new RandomAccessReadBuffer(in));
+      glyphs.setEnableGsub(false);
+      PDFont font = PDType0Font.load(document, glyphs, true);
+      builder.useFont(new PDFontSupplier(font), family, weight, FontStyle.NORMAL, true);
     }
   }
 }

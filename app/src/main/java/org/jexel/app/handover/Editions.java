@@ -102,17 +102,18 @@ class Editions {
     return last(all.stream().filter(edition -> edition.number() < number).toList());
   }
 
-  /** A signature as it is read. */
-  record SignedBy(String name, String role, String when) {
-    static SignedBy of(ReportSignature signature, ZoneId zone) {
-      return new SignedBy(
-          signature.name(), signature.role(), WHEN.format(signature.signedAt().atZone(zone)));
-    }
+  /** Who signed an edition, in which role, when. */
+  static List<String> names(JobFile file, ReportEdition edition) {
+    return names(file, edition.signatures());
   }
 
-  static List<SignedBy> signedBy(JobFile file, ReportEdition edition) {
+  private static List<String> names(JobFile file, List<ReportSignature> signatures) {
     ZoneId zone = file.job().workshop().zone();
-    return edition.signatures().stream().map(one -> SignedBy.of(one, zone)).toList();
+    return signatures.stream()
+        .map(
+            one ->
+                String.join(", ", one.name(), one.role(), WHEN.format(one.signedAt().atZone(zone))))
+        .toList();
   }
 
   /** What an edition says otherwise than the one before it; empty for the first. */
@@ -231,11 +232,10 @@ class Editions {
       Optional<ReportEdition> before,
       List<ReportSignature> names) {
     Frozen frozen = edition.frozen().orElseThrow();
-    ZoneId zone = file.job().workshop().zone();
     Map<String, Object> model = model(file, frozen);
     model.put("number", edition.number());
     model.put("hash", edition.hash());
-    model.put("signatures", names.stream().map(one -> SignedBy.of(one, zone)).toList());
+    model.put("signatures", names(file, names));
     model.put("before", before.map(ReportEdition::number).orElse(0));
     model.put("differences", since(before, frozen));
     return pdf.bytes("report-pdf", model);

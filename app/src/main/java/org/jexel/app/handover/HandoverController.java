@@ -46,7 +46,7 @@ class HandoverController {
    *
    * @param sound whether what is kept is what was signed
    */
-  record EditionRow(int number, List<Editions.SignedBy> names, boolean sound) {}
+  record EditionRow(int number, List<String> names, boolean sound) {}
 
   @GetMapping("/jobs/{ref}/handover")
   ModelAndView handover(@PathVariable String ref, Person person) {
@@ -77,7 +77,7 @@ class HandoverController {
   }
 
   private static EditionRow row(JobFile file, ReportEdition edition) {
-    return new EditionRow(edition.number(), Editions.signedBy(file, edition), edition.sound());
+    return new EditionRow(edition.number(), Editions.names(file, edition), edition.sound());
   }
 
   @GetMapping("/jobs/{ref}/report.pdf")
@@ -105,6 +105,7 @@ class HandoverController {
     Map<String, Object> view = new HashMap<>();
     view.put("job", file.job());
     view.put("person", person);
+    view.put("units", file.units());
     view.put("row", row(file, edition));
     view.put("hash", edition.hash());
     view.put("frozen", edition.frozen().orElse(null));

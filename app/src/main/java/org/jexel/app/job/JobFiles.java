@@ -87,11 +87,11 @@ public class JobFiles {
           JobFile file = read(job, person, rows).held();
           T told = act.apply(file);
           if (!file.changes().isEmpty()) {
+            entities.flush();
             // A signature leaves everything as it was signed.
             if (!file.changes().equals(EnumSet.of(Station.HANDOVER))) {
               job.changed(clock.instant());
             }
-            entities.flush();
             Rows now = rows.with(rooms.rows(job, file.changes()));
             JobFile after = read(job, person, now);
             job.stand(after.work().progress(), build.id());

@@ -5,6 +5,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jexel.core.job.RigWork;
 import org.jexel.core.job.Work;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.BreakawayKit;
@@ -29,17 +30,12 @@ final class RigTold {
   }
 
   Section entered() {
-    Section.Table table = new Section.Table("Rig").words("Figure", "Of the", "Is", "Known");
+    Section.Table table = new Section.Table("Rig").words("Figure", "Is", "Known");
     for (FieldKey key : keys().toList()) {
       if (rig.sheet().entered(key)) {
         FieldWords.of(rig.sheet(), key, units)
             .ifPresent(
-                field ->
-                    table.row(
-                        field.title(),
-                        key.field().subject().label(),
-                        field.text(),
-                        field.provenance().label()));
+                field -> table.row(title(key, field), field.text(), field.provenance().label()));
       }
     }
     return table.section();
@@ -47,16 +43,18 @@ final class RigTold {
 
   Section assumed() {
     Section.Table table =
-        new Section.Table("Assumed, never measured").words("Figure", "Of the", "Taken as", "Why");
+        new Section.Table("Assumed, never measured").words("Figure", "Taken as", "Why");
     for (FieldKey key : keys().filter(this::counts).toList()) {
       FieldWords.of(rig.sheet(), key, units)
           .filter(field -> field.provenance() == Provenance.ASSUMED)
-          .ifPresent(
-              field ->
-                  table.row(
-                      field.title(), key.field().subject().label(), field.text(), field.reason()));
+          .ifPresent(field -> table.row(title(key, field), field.text(), field.reason()));
     }
     return table.section();
+  }
+
+  /** Vehicle and trailer have figures of one name. */
+  private static String title(FieldKey key, FieldWords field) {
+    return key.field().subject().label() + ": " + Phrase.within(field.title());
   }
 
   /** Whether a figure says anything of this rig. */

@@ -125,12 +125,12 @@ class ReportWriterTest {
   void everyFigureIsEitherKnownOrAssumedAndNoneIsBoth() {
     List<String> known = about("Rig");
     List<String> assumed = about("Assumed, never measured");
-    assertThat(known).contains("Brakes, axle 1", "Empty mass");
+    assertThat(known).contains("Trailer: brakes, axle 1", "Trailer: empty mass");
     assertThat(assumed)
-        .contains("Kerb mass", "Overall length with drawbar")
+        .contains("Tow vehicle: kerb mass", "Trailer: overall length with drawbar")
         .doesNotContainAnyElementsOf(known);
     assertThat(section("Rig").rows())
-        .anySatisfy(row -> assertThat(row.cells()).contains("Empty mass", "815 kg"));
+        .anySatisfy(row -> assertThat(row.cells()).contains("Trailer: empty mass", "815 kg"));
   }
 
   private List<String> about(String title) {
