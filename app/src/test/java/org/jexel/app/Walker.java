@@ -123,6 +123,7 @@ public final class Walker {
     paths.add("/workshop/controllers");
     paths.add("/workshop/breakaway");
     paths.add("/workshop/care");
+    paths.add("/workshop/signatures");
     paths.add("/api/jobs/" + ref + "/checks");
     return paths;
   }

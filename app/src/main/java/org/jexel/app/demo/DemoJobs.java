@@ -19,6 +19,7 @@ import org.jexel.app.entry.FigureCards;
 import org.jexel.app.entry.NewJobs;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.exchange.ControllerFile;
+import org.jexel.app.handover.Editions;
 import org.jexel.app.harness.Steps;
 import org.jexel.app.harness.Stock;
 import org.jexel.app.job.Job;
@@ -40,6 +41,7 @@ import org.jexel.core.check.FaultyRig;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.report.Signing;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
@@ -70,6 +72,7 @@ class DemoJobs {
   private final CabModels models;
   private final ControllerLibrary library;
   private final CareService care;
+  private final Editions editions;
 
   DemoJobs(
       NewJobs newJobs,
@@ -89,9 +92,11 @@ class DemoJobs {
       ControllerLibrary library,
       SimulatedMeterPort meter,
       CareService care,
+      Editions editions,
       Clock clock) {
     this.clock = clock;
     this.care = care;
+    this.editions = editions;
     this.meter = meter;
     this.newJobs = newJobs;
     this.jobs = jobs;
@@ -130,10 +135,20 @@ class DemoJobs {
             .forEach(
                 (card, fields) ->
                     files.change(ref, person.get(), file -> cab.take(file, card, fields)));
+        if (rig.settle()) {
+          files.change(ref, person.get(), file -> signed(file, key + "-signed"));
+        }
         care(ref, number, person.get());
       }
       number++;
     }
+  }
+
+  private void signed(JobFile file, String key) {
+    editions.sign(
+        file,
+        Map.of(Signing.ROLE, file.person().role().label(), Signing.SEEN, editions.seen(file)),
+        key);
   }
 
   private void care(String ref, int number, Person person) {

@@ -32,7 +32,7 @@ import org.springframework.web.server.ResponseStatusException;
 
 /** Writes the report of a job, and keeps it as it was signed. */
 @Service
-class Editions {
+public class Editions {
   static final String FORM = "sign";
   static final List<String> FIELDS = List.of(Signing.ROLE, Signing.REASON, Signing.SEEN);
   private static final DateTimeFormatter WHEN =
@@ -81,6 +81,11 @@ class Editions {
             head, file.work(), beforeTow.newest(file), file.units(), job.workshop().zone());
     String drawing = towline.draw(file, Station.HANDOVER, Looked.at(""));
     return new Frozen(file.units().name(), report, drawing);
+  }
+
+  /** By what the report of now is known again when somebody signs it. */
+  public String seen(JobFile file) {
+    return now(file).hash();
   }
 
   /** Every edition, oldest first. */
@@ -136,7 +141,7 @@ class Editions {
   }
 
   /** Signs the report as it was read, or keeps what was typed. */
-  void sign(JobFile file, Map<String, String> typed, String requestKey) {
+  public void sign(JobFile file, Map<String, String> typed, String requestKey) {
     String key = RequestKey.of(requestKey);
     Job job = file.job();
     if (job.isSigned() || signatures.existsByEditionJobIdAndRequestKey(job.id(), key)) {
@@ -149,10 +154,7 @@ class Editions {
       keep(file, typed);
       return;
     }
-    Frozen signed =
-        signing.failing().isEmpty()
-            ? now
-            : new Frozen(now.units(), now.report().leavingBecause(signing.reason()), now.drawing());
+    Frozen signed = signing.failing().isEmpty() ? now : now.leavingBecause(signing.reason());
     ReportEdition edition =
         editions.save(new ReportEdition(job, before.size() + 1, signed, instant()));
     put(file, edition, last(before), signing.role(), key);

@@ -20,6 +20,15 @@ import org.jexel.core.report.Report;
 record Frozen(String units, Report report, String drawing) {
   private static final ObjectMapper JSON = JsonMapper.builder().build();
 
+  Frozen leavingBecause(String reason) {
+    return new Frozen(units, report.leavingBecause(reason), drawing);
+  }
+
+  /** The same, with the reason of an edition: nobody gave another since. */
+  Frozen leavingAs(ReportEdition edition) {
+    return edition.frozen().map(old -> leavingBecause(old.report.leaves())).orElse(this);
+  }
+
   /** As it is kept: JSON, its fields in the order of the records. */
   String text() {
     try {

@@ -117,7 +117,7 @@ class HandoverController {
             .frozen()
             .map(old -> Editions.since(Editions.before(all, number), old))
             .orElse(List.of()));
-    view.put("since", Editions.since(Optional.of(edition), now));
+    view.put("since", Editions.since(Optional.of(edition), now.leavingAs(edition)));
     boolean second =
         number == all.size()
             && Editions.waits(file, all)

@@ -29,6 +29,7 @@ class SignedController {
   ModelAndView rule(Person person) {
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("person", person);
+    view.put("units", person.units());
     view.put("mayChange", person.role() == Role.OWNER);
     view.put("countersigned", person.workshop().countersigned());
     return new ModelAndView("signatures", view);

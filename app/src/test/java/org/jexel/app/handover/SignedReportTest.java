@@ -87,7 +87,7 @@ class SignedReportTest {
   void anEditionStaysAsItWasAndTheNextOneSaysWhatDiffers() throws Exception {
     String ref = electrician.brakesRead("Signed", "1");
     assertThat(sign(electrician, ref, "Electrician", ""))
-        .contains("Signed as it stands, edition 1.", "Tamo Berin", "Electrician");
+        .contains("Signed as edition 1; nothing was recorded since.", "Tamo Berin", "Electrician");
     byte[] first = sheet(ref, "1.pdf");
     String hash =
         sql.queryForObject(
@@ -102,7 +102,7 @@ class SignedReportTest {
     electrician.read(ref, "supply.battery", "12.9");
     assertThat(Walker.oneLine(electrician.page(page(ref))))
         .contains("Not as edition 1 was signed.")
-        .doesNotContain("Signed as it stands");
+        .doesNotContain("nothing was recorded since");
     assertThat(edition(ref, 1)).contains("As it stands", "12.90 V");
     assertThat(sheet(ref, "1.pdf")).isEqualTo(first);
 
@@ -162,7 +162,7 @@ class SignedReportTest {
     String ref = electrician.brakesRead("Two", "1");
     assertThat(sign(electrician, ref, "Electrician", ""))
         .contains("Edition 1 waits for its second name.")
-        .doesNotContain("Signed as it stands");
+        .doesNotContain("nothing was recorded since");
     byte[] first = sheet(ref, "1.pdf");
     Map<String, String> second = new HashMap<>();
     second.put("role", "Owner");
@@ -172,7 +172,7 @@ class SignedReportTest {
     assertThat(owner.page("/jobs/" + ref + "/report/1")).contains("Sign as Runa Feldt");
     owner.post("/jobs/" + ref + "/report/1", second);
     assertThat(Walker.oneLine(electrician.page(page(ref))))
-        .contains("Signed as it stands, edition 1.");
+        .contains("Signed as edition 1; nothing was recorded since.");
     assertThat(text(sheet(ref, "1.pdf"))).contains("Tamo Berin, Electrician", "Runa Feldt, Owner");
     assertThat(sheet(ref, "1.pdf?first=true")).isEqualTo(first);
     assertThat(text(first)).doesNotContain("Runa Feldt");
@@ -197,6 +197,7 @@ class SignedReportTest {
         ref);
     assertThat(edition(ref, 1)).contains("cannot read this edition any more");
     assertThat(electrician.broken(ref)).isEmpty();
+    assertThat(Walker.oneLine(electrician.page(page(ref)))).contains("not what was signed");
     assertThat(sheet(ref, "1.pdf")).isEqualTo(sheet);
   }
 

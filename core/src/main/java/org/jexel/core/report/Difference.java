@@ -17,8 +17,9 @@ import java.util.stream.Stream;
  *
  * @param section in which it stands
  * @param what it is about; empty for a sentence
- * @param before as the earlier one says; empty where it says nothing
- * @param now as the later one says; empty where it says nothing
+ * @param before as the earlier one says, of a row the cells that differ; empty where it says
+ *     nothing
+ * @param now as the later one says, likewise
  */
 public record Difference(String section, String what, String before, String now) {
   private static final String REASON = "Why it leaves";
@@ -53,8 +54,14 @@ public record Difference(String section, String what, String before, String now)
 
   private static void sentences(
       String section, List<String> before, List<String> now, List<Difference> found) {
-    without(before, now).forEach(line -> said(section, "", line, "", found));
-    without(now, before).forEach(line -> said(section, "", "", line, found));
+    List<String> gone = without(before, now);
+    List<String> come = without(now, before);
+    if (gone.size() == 1 && come.size() == 1) {
+      said(section, "", gone.get(0), come.get(0), found);
+      return;
+    }
+    gone.forEach(line -> said(section, "", line, "", found));
+    come.forEach(line -> said(section, "", "", line, found));
   }
 
   /** What stands in one list oftener than in the other. */
@@ -65,29 +72,51 @@ public record Difference(String section, String what, String before, String now)
   }
 
   private static void rows(String section, Section before, Section now, List<Difference> found) {
-    Map<String, String> was = told(before);
-    Map<String, String> is = told(now);
+    Map<String, Map<String, String>> was = told(before);
+    Map<String, Map<String, String>> is = told(now);
     for (String what : both(is.keySet(), was.keySet())) {
-      said(section, what, was.getOrDefault(what, ""), is.getOrDefault(what, ""), found);
+      Map<String, String> old = was.getOrDefault(what, Map.of());
+      Map<String, String> fresh = is.getOrDefault(what, Map.of());
+      if (!was.containsKey(what) || !is.containsKey(what)) {
+        found.add(new Difference(section, what, words(old), words(fresh)));
+      } else if (!old.equals(fresh)) {
+        found.add(
+            new Difference(section, what, words(unlike(old, fresh)), words(unlike(fresh, old))));
+      }
     }
   }
 
-  /** What each row says, by what it is about. */
-  private static Map<String, String> told(Section section) {
-    Map<String, String> rows = new LinkedHashMap<>();
+  /** What each row says by column, by what it is about. */
+  private static Map<String, Map<String, String>> told(Section section) {
+    Map<String, Map<String, String>> rows = new LinkedHashMap<>();
     Map<String, Integer> times = new HashMap<>();
     for (Section.Row row : section.rows()) {
       String about = row.cells().get(0);
       int time = times.merge(about, 1, Integer::sum);
-      Stream<String> stands =
-          row.stands() == null ? Stream.empty() : Stream.of(row.stands().label());
-      rows.put(
-          time == 1 ? about : about + " (" + time + ")",
-          Stream.concat(row.cells().stream().skip(1), stands)
-              .filter(cell -> !cell.isEmpty())
-              .collect(Collectors.joining(", ", "", ".")));
+      Map<String, String> cells = new LinkedHashMap<>();
+      for (int i = 1; i < row.cells().size(); i++) {
+        cells.put(section.columns().get(i).title(), row.cells().get(i));
+      }
+      if (row.stands() != null) {
+        cells.put("Stands", row.stands().label());
+      }
+      rows.put(time == 1 ? about : about + " (" + time + ")", cells);
     }
     return rows;
+  }
+
+  /** Those cells that the other row has not, or has otherwise. */
+  private static Map<String, String> unlike(Map<String, String> cells, Map<String, String> other) {
+    Map<String, String> left = new LinkedHashMap<>(cells);
+    left.entrySet().removeIf(cell -> cell.getValue().equals(other.get(cell.getKey())));
+    return left;
+  }
+
+  private static String words(Map<String, String> cells) {
+    return cells.entrySet().stream()
+        .filter(cell -> !cell.getValue().isEmpty())
+        .map(cell -> cell.getKey() + ": " + cell.getValue())
+        .collect(Collectors.joining("; "));
   }
 
   private static void said(

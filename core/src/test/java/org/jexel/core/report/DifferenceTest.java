@@ -37,7 +37,9 @@ class DifferenceTest {
         report(
             List.of(), row("A", "12.0 V", StationState.HOLDS), row("B", "2", StationState.HOLDS));
     assertThat(Difference.between(before, now))
-        .containsExactly(new Difference("Readings", "A", "1.0 V, fails.", "12.0 V, holds."));
+        .containsExactly(
+            new Difference(
+                "Readings", "A", "Read: 1.0 V; Stands: fails", "Read: 12.0 V; Stands: holds"));
   }
 
   @Test
@@ -46,7 +48,7 @@ class DifferenceTest {
     Report now =
         report(List.of(), row("A", "1", StationState.HOLDS), row("A", "2", StationState.WATCH));
     assertThat(Difference.between(before, now))
-        .containsExactly(new Difference("Readings", "A (2)", "", "2, watch."));
+        .containsExactly(new Difference("Readings", "A (2)", "", "Read: 2; Stands: watch"));
   }
 
   @Test
