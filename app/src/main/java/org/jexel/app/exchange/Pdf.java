@@ -3,13 +3,16 @@ package org.jexel.app.exchange;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PDFontSupplier;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.slf4j.Slf4jLogger;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.Semaphore;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.fontbox.ttf.TTFParser;
@@ -35,7 +38,17 @@ public class Pdf {
   private static final Pattern REFERENCE =
       Pattern.compile("&#(?:x([0-9a-fA-F]{1,6})|([0-9]{1,7}));");
 
+  /** A drawing by itself, with its name if it has one. */
+  private static final Pattern DRAWING = Pattern.compile("<svg (?=[^>]*aria-label=\"([^\"]*)\")?");
+
+  static {
+    XRLog.setLoggerImpl(new Slf4jLogger());
+  }
+
   private final TemplateEngine templates;
+
+  /** A sheet in the making takes megabytes and a core: who comes later waits, in order. */
+  private final Semaphore desks = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
 
   Pdf(TemplateEngine templates) {
     this.templates = templates;
@@ -64,9 +77,14 @@ public class Pdf {
     Context context = new Context(Locale.UK, model);
     context.setVariable("measure", Measure.byName());
     context.setVariable("colour", Palette.tokens());
-    // XML is strict about the case of a word that HTML reads in any.
-    String page = templates.process(template, context).replaceFirst("^<!doctype", "<!DOCTYPE");
-    return render(page);
+    desks.acquireUninterruptibly();
+    try {
+      // XML is strict about the case of a word that HTML reads in any.
+      String page = templates.process(template, context).replaceFirst("^<!doctype", "<!DOCTYPE");
+      return render(page);
+    } finally {
+      desks.release();
+    }
   }
 
   private static byte[] render(String xhtml) {
@@ -95,7 +113,7 @@ public class Pdf {
    */
   private static String wellFormed(String xhtml) {
     return REFERENCE
-        .matcher(CleanText.of(xhtml).text())
+        .matcher(named(CleanText.of(xhtml).text()))
         .replaceAll(
             found -> {
               int c =
@@ -108,6 +126,16 @@ public class Pdf {
                       && CleanText.of(Character.toString(c)).takenOut().isEmpty();
               return shown ? Matcher.quoteReplacement(found.group()) : "";
             });
+  }
+
+  /** What a drawing is called goes with it for those who listen; a mark has its word beside it. */
+  private static String named(String xhtml) {
+    return DRAWING
+        .matcher(xhtml)
+        .replaceAll(
+            found ->
+                Matcher.quoteReplacement(
+                    "<svg alt=\"" + (found.group(1) == null ? " " : found.group(1)) + "\" "));
   }
 
   /** Without ligatures: a glyph of two letters is read by nobody who searches or listens. */

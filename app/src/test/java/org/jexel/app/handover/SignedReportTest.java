@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureNode;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.jexel.app.AppTest;
@@ -210,6 +214,9 @@ class SignedReportTest {
       assertThat(pdf.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
       assertThat(pdf.getDocumentCatalog().getStructureTreeRoot()).isNotNull();
       assertThat(pdf.getDocumentCatalog().getLanguage()).startsWith("en");
+      assertThat(called(pdf.getDocumentCatalog().getStructureTreeRoot()))
+          .as("a name for the drawing")
+          .contains("Black off-roader and Mobile sauna in plan, nose to the left");
       int parts = 0;
       for (PDOutlineItem item : pdf.getDocumentCatalog().getDocumentOutline().children()) {
         assertThat(item.findDestinationPage(pdf)).as(item.getTitle()).isNotNull();
@@ -227,6 +234,17 @@ class SignedReportTest {
         }
       }
     }
-    assertThat(List.of(new String(sheet, 0, 5))).containsExactly("%PDF-");
+  }
+
+  /** What pictures are called, wherever in the tree of a document they stand. */
+  private static List<String> called(PDStructureNode node) {
+    List<String> names = new ArrayList<>();
+    for (Object kid : node.getKids()) {
+      if (kid instanceof PDStructureElement element) {
+        Optional.ofNullable(element.getAlternateDescription()).ifPresent(names::add);
+        names.addAll(called(element));
+      }
+    }
+    return names;
   }
 }
