@@ -153,7 +153,7 @@ class BrowserTest {
     browser.at("body").sendKeys("g7");
     browser.await("the report", () -> browser.path().contains("/handover"));
     assertThat(browser.text(".report"))
-        .contains("Gain " + settled + " on dry asphalt", "Hay wagon");
+        .contains("gain " + settled + " on dry asphalt", "Hay wagon");
     byte[] pdf = fetch(browser.at("#pdf").getDomAttribute("href"));
     assertThat(new String(pdf, 0, 5, java.nio.charset.StandardCharsets.US_ASCII))
         .isEqualTo("%PDF-");

@@ -244,6 +244,10 @@ class JobWalkTest {
     assertThat(yard.next()).contains("Battery, engine off");
     yard.workOn();
     assertThat(yard.next()).contains("Sign the report");
+    yard.go();
+    yard.press("#signing form button");
+    browser.await("the signature", () -> yard.next().contains("Print the report and hand over"));
+    assertThat(browser.text("#signing")).contains("Signed as edition 1", "Tamo Berin, Electrician");
     tookTheActsThatAreTold(8);
   }
 

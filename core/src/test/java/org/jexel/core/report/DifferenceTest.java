@@ -56,11 +56,12 @@ class DifferenceTest {
     Report before = report(List.of("No gain."));
     Report now =
         new Report(
-            List.of("J1"),
+            List.of("J2"),
             "wanted at once",
             List.of(Section.ofLines("Readings", List.of()), Section.ofLines("Open", List.of("X"))));
     assertThat(Difference.between(before, now))
         .containsExactly(
+            new Difference("Head", "", "J1", "J2"),
             new Difference("Why it leaves", "", "", "wanted at once"),
             new Difference("Readings", "", "No gain.", ""),
             new Difference("Open", "", "", "X"));

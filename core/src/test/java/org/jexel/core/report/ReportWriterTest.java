@@ -6,11 +6,22 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.jexel.core.Rigs;
+import org.jexel.core.braking.Surface;
 import org.jexel.core.breakaway.BreakawayRule;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
+import org.jexel.core.connector.PinFunction;
+import org.jexel.core.connector.WireColour;
+import org.jexel.core.harness.Crosswalk;
+import org.jexel.core.harness.Segment;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Mended;
@@ -20,12 +31,19 @@ import org.jexel.core.job.StationState;
 import org.jexel.core.job.Taken;
 import org.jexel.core.job.Ticked;
 import org.jexel.core.job.Work;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
 import org.jexel.core.rig.TongueBand;
 import org.jexel.core.rig.Wish;
+import org.jexel.core.road.Observed;
+import org.jexel.core.road.Outcome;
+import org.jexel.core.road.Setting;
+import org.jexel.core.road.TestStop;
+import org.jexel.core.road.VoltsByGain;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -40,15 +58,27 @@ class ReportWriterTest {
   private final List<Taken> readings = new ArrayList<>();
   private final List<Mended> repairs = new ArrayList<>();
   private final List<Ticked> ticks = new ArrayList<>();
+  private final List<TestStop> stops = new ArrayList<>();
+  private final List<Setting> settings = new ArrayList<>();
+  private final List<VoltsByGain.Reading> volts = new ArrayList<>();
+  private final Map<Crosswalk.Seen, WireColour> colours = new HashMap<>();
+  private final Map<RigField, Object> entered = new EnumMap<>(RigField.class);
   private Wish wish = Wish.ANNUAL;
 
-  private static RigSheet sheet() {
+  @BeforeEach
+  void enter() {
+    entered.put(RigField.BRAKE_TYPE, "ELECTRIC");
+    entered.put(RigField.TOW_CONNECTOR, "blade-7");
+    entered.put(RigField.TRAILER_CONNECTOR, "flat-4");
+    entered.put(RigField.PLANNED_CONNECTOR, "blade-7");
+    entered.put(RigField.EMPTY_MASS, 815);
+  }
+
+  private RigSheet sheet() {
     return Rigs.sheet(
-        RigField.BRAKE_TYPE, "ELECTRIC",
-        RigField.TOW_CONNECTOR, "blade-7",
-        RigField.TRAILER_CONNECTOR, "flat-4",
-        RigField.PLANNED_CONNECTOR, "blade-7",
-        RigField.EMPTY_MASS, 815);
+        entered.entrySet().stream()
+            .flatMap(entry -> Stream.of(entry.getKey(), entry.getValue()))
+            .toArray());
   }
 
   private Work work(UnitSystem units) {
@@ -58,6 +88,9 @@ class ReportWriterTest {
             .rig(rig)
             .read(readings, repairs)
             .ticked(ticks)
+            .driven(stops, List.of(), settings)
+            .measured(volts)
+            .coloured(colours)
             .build(),
         Planner.ANEW,
         units);
@@ -181,6 +214,218 @@ class ReportWriterTest {
                 .toList());
     assertThat(cells.contains(" kg\n")).isEqualTo(units == UnitSystem.METRIC);
     assertThat(cells.contains(" lb\n")).isEqualTo(units != UnitSystem.METRIC);
+  }
+
+  private void say(String check, int word, boolean atOnce, boolean simulated) {
+    readings.add(
+        new Taken(
+            readings.size() + 1,
+            check,
+            word,
+            MORNING,
+            "Ana",
+            atOnce,
+            simulated,
+            OptionalDouble.empty()));
+  }
+
+  private List<String> round(String title) {
+    return of("Readings, as left", title).get(0).cells();
+  }
+
+  /** A walk round the lamps is one line: what was not as computed, and how it was said. */
+  @Test
+  void aRoundSaysWhatWasOtherAndHowItWasSaid() {
+    Round round =
+        Round.of(work(UnitSystem.METRIC).bench().proof()).stream()
+            .filter(one -> one.first().measure() == Measure.GLOW)
+            .findFirst()
+            .orElseThrow();
+    assertThat(round(round.title())).contains("not read", "as computed");
+    for (Check check : round.checks()) {
+      say(check.id(), (int) check.band().expected(), true, false);
+    }
+    assertThat(round(round.title())).contains("as computed, said of all at once", "Ana");
+    Check dark = round.checks().get(0);
+    say(dark.id(), 0, false, true);
+    assertThat(round(round.title())).contains(dark.title() + ": dark, simulated meter");
+    say(dark.id(), (int) dark.band().expected(), false, true);
+    assertThat(round(round.title())).contains("as computed, simulated meter");
+    assertThat(section("Found wrong on the way").rows())
+        .singleElement()
+        .satisfies(
+            row ->
+                assertThat(row.cells())
+                    .contains(round.title() + ", " + dark.title(), "as computed"));
+  }
+
+  @Test
+  void aFigureStandsBesideItsBand() {
+    read(expected(), 1);
+    Check check = work(UnitSystem.METRIC).bench().check(TAIL).orElseThrow();
+    assertThat(round(check.title()))
+        .contains(
+            Measure.VOLTS.text(expected(), UnitSystem.METRIC),
+            Measure.VOLTS.number(check.band().low(), UnitSystem.METRIC)
+                + " – "
+                + Measure.VOLTS.text(check.band().high(), UnitSystem.METRIC));
+  }
+
+  private void stop(double gain, Outcome outcome, Double metres, String place) {
+    Observed observed =
+        new Observed(
+            Observed.How.UNSAID, Observed.Pull.UNSAID, Observed.Feel.UNSAID, List.of(), place);
+    TestStop plain =
+        new TestStop(
+            gain,
+            TestStop.Way.LEVER,
+            11.111,
+            Surface.DRY_ASPHALT,
+            outcome,
+            metres,
+            null,
+            2400,
+            815,
+            "");
+    stops.add(
+        new TestStop(
+            gain,
+            plain.way(),
+            plain.speed(),
+            plain.surface(),
+            outcome,
+            metres,
+            null,
+            null,
+            2400,
+            815,
+            "",
+            observed,
+            false,
+            MORNING));
+  }
+
+  /** 11.111 m/s in 30 m: a = v²/(2·d) = 2.06 m/s². */
+  @Test
+  void eachStopIsToldWithWhatItMeasured() {
+    assertThat(section("Test stops").lines()).containsExactly("None made.");
+    stop(5, Outcome.FIRM, 30.0, "");
+    stop(6.5, Outcome.LOCKED, null, "simulated road");
+    List<Section.Row> rows = section("Test stops").rows();
+    assertThat(rows.get(0).cells())
+        .startsWith("1, full lever", "5", "Firm", "Dry asphalt", "40 km/h", "2.06 m/s²")
+        .doesNotContain("–");
+    assertThat(rows.get(1).cells())
+        .containsExactly(
+            "2, full lever",
+            "6.5",
+            "Locked, simulated road",
+            "Dry asphalt",
+            "40 km/h",
+            "–",
+            "–",
+            "–",
+            "15 Jan 2026, 08:00");
+  }
+
+  @Test
+  void aSettingHoldsOrIsSaidToHoldNoLonger() {
+    assertThat(section("Setting").lines()).containsExactly("No gain is settled yet.");
+    double mass = work(UnitSystem.METRIC).rig().load().mass();
+    double vehicle = sheet().si(RigField.KERB_MASS);
+    settings.add(
+        new Setting(
+            6, Setting.School.BELOW_LOCK, Surface.DRY_ASPHALT, vehicle, 2 * mass, MORNING, "Ana"));
+    assertThat(section("Setting").rows().get(0).cells())
+        .contains("6", "holds no longer: another load");
+    settings.add(
+        new Setting(
+            7, Setting.School.BELOW_LOCK, Surface.DRY_ASPHALT, vehicle, mass, MORNING, "Ana"));
+    assertThat(section("Setting").rows())
+        .singleElement()
+        .satisfies(row -> assertThat(row.cells()).contains("7", "Just below lock-up", "Ana"));
+    assertThat(section("Setting").lines()).isEmpty();
+    entered.put(RigField.BRAKE_TYPE, "NONE");
+    settings.clear();
+    assertThat(section("Setting").lines()).containsExactly("No electric brakes, so no gain.");
+    assertThat(section("Cautions").lines()).hasSize(2);
+  }
+
+  @Test
+  void anOddReadingOfVoltsIsNamed() {
+    assertThat(section("Volts by gain").rows()).isEmpty();
+    for (double gain : new double[] {2, 4, 5, 6, 8}) {
+      volts.add(new VoltsByGain.Reading(gain, gain == 5 ? 9 : 1.2 * gain));
+    }
+    assertThat(section("Volts by gain").rows())
+        .hasSize(5)
+        .allSatisfy(
+            row ->
+                assertThat(row.cells().get(3).isEmpty()).isEqualTo(!row.cells().get(0).equals("5")))
+        .anySatisfy(row -> assertThat(row.cells()).startsWith("5", "9.00 V", "3.00 V"));
+    assertThat(section("Cautions").lines()).hasSize(5).anyMatch(line -> line.contains("anti-lock"));
+  }
+
+  @Test
+  void whatSomebodySawOfAColourIsMarkedAndABoxIsToldWhereThereIsOne() {
+    colours.put(new Crosswalk.Seen(Segment.CORD, PinFunction.TAIL), WireColour.PINK);
+    assertThat(section("Colours, end to end").rows())
+        .filteredOn(row -> row.cells().get(1).equals("tail"))
+        .singleElement()
+        .satisfies(row -> assertThat(row.cells()).contains("PK pink, seen"))
+        .satisfies(row -> assertThat(row.cells().get(2)).doesNotContain("seen"));
+    assertThat(section("Colours, end to end").lines()).hasSize(1);
+    assertThat(section("Circuits").rows())
+        .anySatisfy(row -> assertThat(row.cells()).startsWith("earth").contains("–"))
+        .anySatisfy(row -> assertThat(row.cells().get(5)).endsWith(" A"));
+    entered.put(RigField.PLANNED_BOX, "YES");
+    assertThat(section("Junction box").rows())
+        .hasSize(7)
+        .anySatisfy(row -> assertThat(row.cells().get(2)).contains("cord M5 × "))
+        .anySatisfy(row -> assertThat(row.cells().get(2)).startsWith("This trailer does not use"));
+    entered.put(RigField.PLANNED_BOX, "NO");
+    assertThat(section("Junction box").rows()).isEmpty();
+  }
+
+  @Test
+  void aLoadThatWasWeighedAndAPlateThatWasReadHold() {
+    entered.put(RigField.WEIGHED_TONGUE, 100);
+    entered.put(RigField.WEIGHED_AXLES, 715);
+    entered.put(RigField.TRAILER_PERMITTED_MASS, 1400);
+    Section ratings = section("Load and ratings");
+    assertThat(ratings.lines()).containsExactly("As weighed.");
+    Section.Row trailer = ratings.rows().get(0);
+    assertThat(trailer.stands()).isEqualTo(StationState.HOLDS);
+    assertThat(trailer.cells()).startsWith("Trailer, loaded", "815 kg", "1400 kg");
+    assertThat(ratings.rows())
+        .filteredOn(row -> row.cells().get(0).equals("Tow rating"))
+        .allSatisfy(row -> assertThat(row.cells().get(2)).endsWith(", assumed"));
+    assertThat(ratings.judged()).isTrue();
+  }
+
+  /**
+   * Brakes behind a plug without a pin for them, and nothing that stops a trailer that came off.
+   */
+  @Test
+  void whatIsMissingIsFoundAndWhatIsNotThereIsNotAssumedOf() {
+    assertThat(section("Findings").rows())
+        .isNotEmpty()
+        .allSatisfy(row -> assertThat(row.stands()).isNotNull());
+    assertThat(section("Findings").judged()).isTrue();
+    assertThat(section("Work done").judged()).isFalse();
+    assertThat(about("Assumed, never measured"))
+        .noneMatch(title -> title.contains("reakaway battery"))
+        .anyMatch(title -> title.startsWith("Controller: "))
+        .anyMatch(title -> title.contains("one magnet"));
+    entered.put(RigField.BREAKAWAY_KIT, "OWN_BATTERY");
+    assertThat(about("Assumed, never measured"))
+        .anyMatch(title -> title.contains("reakaway battery"));
+    entered.put(RigField.BRAKE_TYPE, "NONE");
+    entered.put(RigField.BREAKAWAY_KIT, "NONE");
+    assertThat(about("Assumed, never measured"))
+        .noneMatch(title -> title.startsWith("Controller: ") || title.contains("one magnet"));
+    entered.put(RigField.TRAILER_CONNECTOR, "blade-7");
+    assertThat(section("Findings").lines()).containsExactly("Nothing was missing for this job.");
   }
 
   @Test

@@ -42,7 +42,9 @@ class SigningTest {
     assertThat(signing(failing, true, "").problems()).containsOnlyKeys(Signing.REASON);
     assertThat(signing(failing, true, "so be it").problems()).containsOnlyKeys(Signing.REASON);
     assertThat(signing(failing, true, "x".repeat(301)).problems()).containsOnlyKeys(Signing.REASON);
-    assertThat(signing(failing, true, WHY).problems()).isEmpty();
+    for (String reason : List.of(WHY, "x".repeat(300), "x".repeat(10))) {
+      assertThat(signing(failing, true, reason).problems()).isEmpty();
+    }
   }
 
   @Test
@@ -53,6 +55,7 @@ class SigningTest {
         .startsWith("2 stored rows cannot be read");
     assertThat(new Signing(List.of(), true, " ", "", true, 0).problems())
         .containsOnlyKeys(Signing.ROLE);
+    assertThat(new Signing(List.of(), true, "x".repeat(60), "", true, 0).problems()).isEmpty();
     assertThat(new Signing(List.of(), true, "x".repeat(61), "", true, 0).problems())
         .containsOnlyKeys(Signing.ROLE);
   }
