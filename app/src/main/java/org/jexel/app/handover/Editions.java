@@ -180,6 +180,7 @@ public class Editions {
   static boolean waits(JobFile file, List<ReportEdition> all) {
     return last(all)
         .filter(edition -> file.job().workshop().countersigned() && isOfNow(file, edition))
+        .filter(edition -> edition.frozen().isPresent())
         .map(edition -> edition.signatures().size() == 1)
         .orElse(false);
   }

@@ -1,10 +1,7 @@
 package org.jexel.app.handover;
 
-import java.time.Clock;
-import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -26,19 +23,14 @@ import org.springframework.web.servlet.ModelAndView;
 /** Station 7: the report as everything stands, who signed it, and each edition as it was signed. */
 @Controller
 class HandoverController {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
-
   private final JobFiles files;
   private final StationPages pages;
   private final Editions editions;
-  private final Clock clock;
 
-  HandoverController(JobFiles files, StationPages pages, Editions editions, Clock clock) {
+  HandoverController(JobFiles files, StationPages pages, Editions editions) {
     this.files = files;
     this.pages = pages;
     this.editions = editions;
-    this.clock = clock;
   }
 
   /**
@@ -59,7 +51,6 @@ class HandoverController {
     view.put("editions", all.stream().map(edition -> row(file, edition)).toList());
     view.put("signed", file.job().isSigned());
     view.put("waits", Editions.waits(file, all));
-    view.put("today", DAY.format(clock.instant().atZone(file.job().workshop().zone())));
     sign(file, now, view);
     return pages.page(file, Station.HANDOVER, "report", view);
   }

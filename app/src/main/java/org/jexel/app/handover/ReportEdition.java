@@ -62,8 +62,9 @@ class ReportEdition {
     return Frozen.hash(content).equals(sha256);
   }
 
+  /** What was signed; empty where that is not what is kept, or not readable to this version. */
   Optional<Frozen> frozen() {
-    return Frozen.of(content);
+    return sound() ? Frozen.of(content) : Optional.empty();
   }
 
   Instant madeAt() {
