@@ -182,7 +182,7 @@ class AccessTest {
         .andExpect(jsonPath("$[0].ref").value("J1001"))
         .andExpect(jsonPath("$[0].title").exists())
         .andExpect(jsonPath("$[0].stations.rig").exists())
-        .andExpect(jsonPath("$[5].stations.handover").value("computed"));
+        .andExpect(jsonPath("$[5].stations.handover").value("holds"));
   }
 
   @Test

@@ -221,7 +221,7 @@ class RoadTest {
     assertThat(page(ref, "stop")).contains("Settled on gain 3, on gravel");
     assertThat(electrician.page("/jobs/" + ref + "/handover"))
         .contains("on dry asphalt with", "on gravel with")
-        .doesNotContain("It holds no longer");
+        .doesNotContain("holds no longer");
   }
 
   /** Twice even by the pedal, and settled. */
@@ -263,14 +263,14 @@ class RoadTest {
     String ref = ready();
     even(ref, "5", "DRY_ASPHALT");
     assertThat(electrician.page("/jobs/" + ref + "/handover"))
-        .contains("Gain ", "even pull")
-        .doesNotContain("It holds no longer");
+        .contains("set to gain ", "Even pull")
+        .doesNotContain("holds no longer");
     electrician.post(
         "/jobs/" + ref + "/rig/load",
         Map.of("name", "Sand", "mass", "900", "place", "3", "requestKey", key()));
     assertThat(page(ref, "profiles")).contains("another load", "None of these holds");
     assertThat(electrician.page("/jobs/" + ref + "/handover"))
-        .contains("It holds no longer", "behind: does not hold");
+        .contains("Even pull; holds no longer: another load", "behind: does not hold");
   }
 
   @Test

@@ -49,7 +49,9 @@ final class RoadTold {
       String so =
           profile.holds()
               ? setting.school().label()
-              : "holds no longer: " + String.join(", ", profile.stale());
+              : setting.school().label()
+                  + "; holds no longer: "
+                  + String.join(", ", profile.stale());
       table.row(
           Measure.GAIN.number(setting.gain(), units),
           setting.surface().label(),

@@ -337,7 +337,7 @@ class ReportWriterTest {
         new Setting(
             6, Setting.School.BELOW_LOCK, Surface.DRY_ASPHALT, vehicle, 2 * mass, MORNING, "Ana"));
     assertThat(section("Setting").rows().get(0).cells())
-        .contains("6", "holds no longer: another load");
+        .contains("6", "Just below lock-up; holds no longer: another load");
     settings.add(
         new Setting(
             7, Setting.School.BELOW_LOCK, Surface.DRY_ASPHALT, vehicle, mass, MORNING, "Ana"));
