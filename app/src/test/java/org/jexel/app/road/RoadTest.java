@@ -364,7 +364,7 @@ class RoadTest {
     String card = electrician.page("/jobs/" + ref + "/road/card");
     Matcher gain = gain(ref);
     assertThat(gain.find()).isTrue();
-    assertThat(card).contains("Try gain " + gain.group(1), "→ 2", "Settle on gain", "#row2");
+    assertThat(card).contains("Try gain " + gain.group(1), ">row 2</a>", "Settle on gain", "#row2");
     stop(ref, "gain", gain.group(1), "outcome", "LOCKED");
     Matcher then = gain(ref);
     assertThat(then.find()).isTrue();
