@@ -61,7 +61,7 @@ class AppArchitectureTest {
         .mayOnlyAccessLayers("drawing", "exchange", "workshop", "security", "library");
     house
         .whereLayer("entry")
-        .mayOnlyAccessLayers("drawing", "job", "workshop", "security", "library");
+        .mayOnlyAccessLayers("drawing", "exchange", "job", "workshop", "security", "library");
     house.whereLayer("helper").mayOnlyAccessLayers("job", "exchange", "workshop", "security");
     for (String station : STATIONS) {
       house.whereLayer(station).mayOnlyAccessLayers(GROUND);

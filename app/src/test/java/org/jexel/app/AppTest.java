@@ -16,6 +16,9 @@ import org.springframework.boot.test.context.SpringBootTest;
       "jexel.demo=true",
       "jexel.simulated-dice=16",
       "jexel.data=${JEXEL_TEST_DATA:target/test-data}",
+      // Each process of the tests has a database of its own (see the pom), and makes it.
+      "spring.flyway.url=jdbc:mariadb://127.0.0.1:${JEXEL_DB_PORT:33306}/${JEXEL_DB:jexel}"
+          + "?createDatabaseIfNotExist=true",
       "spring.datasource.hikari.maximum-pool-size=8",
       "spring.jpa.properties.hibernate.generate_statistics=true",
       "logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"

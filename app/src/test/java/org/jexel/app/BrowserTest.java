@@ -301,6 +301,8 @@ class BrowserTest {
             "/jobs/J1003/before",
             "/jobs/J1006/driver",
             "/jobs/J1006/care/MAGNETS",
+            "/jobs/J1006/life",
+            "/jobs/file",
             "/workshop/care",
             "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
             "/jobs/J1005/bench?card=meter",
@@ -327,6 +329,7 @@ class BrowserTest {
             "/jobs/J1003/breakaway?card=wiring",
             "/jobs/J1003/breakaway?card=pull",
             "/jobs/J1006/care/TREAD",
+            "/jobs/J1006/life",
             "/workshop/breakaway",
             "/jobs/J1002/breakaway")) {
       browser.open(view);

@@ -110,6 +110,8 @@ public final class Walker {
             "care",
             "care/TREAD",
             "care.csv",
+            "life",
+            "job.json",
             "readings.csv",
             "stops.csv",
             "steps.csv",

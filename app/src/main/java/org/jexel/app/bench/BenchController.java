@@ -41,6 +41,7 @@ class BenchController {
           new Tool("tester", "Plug tester", "which of its lamps should light"),
           new Tool("meter", "Simulated meter", "for trying out and for practice"));
 
+  private final LastTime lastTime;
   private final JobFiles files;
   private final BenchService bench;
   private final StationPages pages;
@@ -54,7 +55,9 @@ class BenchController {
       StationPages pages,
       Repairs repairs,
       SimulatedMeterPort meter,
-      Helpers helpers) {
+      Helpers helpers,
+      LastTime lastTime) {
+    this.lastTime = lastTime;
     this.helpers = helpers;
     this.repairs = repairs;
     this.meter = meter;
@@ -94,6 +97,7 @@ class BenchController {
     view.put("unknown", card.isEmpty() || tool || sheet.has(card) ? "" : card);
     view.put("current", current);
     view.put("face", BenchFace.of(file, check).orElse(null));
+    view.put("lastTime", lastTime.of(file, check).orElse(null));
     view.put("previous", sheet.along(-1));
     view.put("following", sheet.along(1));
     if (file.person().role().mayChange()) {

@@ -1,6 +1,9 @@
 package org.jexel.app.bench;
 
+import java.util.List;
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.exchange.Sheet;
+import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
@@ -11,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** The bench among the stations. */
 @Component
-class BenchRoom implements StationRoom {
+class BenchRoom implements StationRoom, Sheets {
   /** The card on which faults are found. */
   static final String FINDER = "finder";
 
@@ -42,5 +45,21 @@ class BenchRoom implements StationRoom {
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new BenchLayer(file, canvas).paint(looked);
     new LitLayer(file, canvas).paint(looked);
+  }
+
+  @Override
+  public String place() {
+    return station().path();
+  }
+
+  @Override
+  public List<Sheet> sheets() {
+    return List.of(
+        Sheet.ofJob("readings", "reading")
+            .named()
+            .naming("corrects_id", "reading")
+            .naming("log_id", "meter_log"),
+        Sheet.ofJob("repairs", "repair")
+            .with(Sheet.of("again", "repair_again", "repair_id").by("place")));
   }
 }

@@ -25,6 +25,9 @@ import org.jspecify.annotations.Nullable;
  */
 @Entity
 public class Reading {
+  /** Of volts, amperes or ohms: no meter shows more. */
+  private static final double MOST_SI = 1e12;
+
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -120,12 +123,19 @@ public class Reading {
    */
   public void digest() {
     band();
-    measure();
     verdict();
     source();
     if (Double.isNaN(valueSi) || checkId == null || pinVolts != null && !(pinVolts > 0)) {
       throw new IllegalArgumentException("no value");
     }
+    int words = measure().words().size();
+    if (words == 0 ? !(Math.abs(valueSi) <= MOST_SI) : !isPlace(valueSi, words)) {
+      throw new IllegalArgumentException("no reading is " + valueSi);
+    }
+  }
+
+  private static boolean isPlace(double value, int words) {
+    return value >= 0 && value < words && value == Math.rint(value);
   }
 
   /** As the core knows it. */
@@ -143,6 +153,11 @@ public class Reading {
 
   public Long id() {
     return id;
+  }
+
+  /** The job in which it was taken. */
+  Job job() {
+    return job;
   }
 
   public String checkId() {

@@ -1,7 +1,12 @@
 package org.jexel.app.cab;
 
+import java.util.List;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.entry.FieldView;
+import org.jexel.app.exchange.Sheet;
+import org.jexel.app.exchange.SheetTables;
+import org.jexel.app.exchange.Sheets;
+import org.jexel.app.job.HandsOn;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
@@ -13,10 +18,12 @@ import org.springframework.stereotype.Component;
 
 /** The cab among the stations. */
 @Component
-class CabRoom implements StationRoom {
+class CabRoom implements StationRoom, Sheets, HandsOn {
+  private final SheetTables tables;
   private final CabNoteRepository notes;
 
-  CabRoom(CabNoteRepository notes) {
+  CabRoom(CabNoteRepository notes, SheetTables tables) {
+    this.tables = tables;
     this.notes = notes;
   }
 
@@ -43,5 +50,22 @@ class CabRoom implements StationRoom {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new CabLayer(file, canvas).paint();
+  }
+
+  @Override
+  public String place() {
+    return station().path();
+  }
+
+  @Override
+  public List<Sheet> sheets() {
+    return List.of(Sheet.ofJob("notes", "cab_note"));
+  }
+
+  @Override
+  public void handOn(JobFile from, Job to, boolean sameVehicle) {
+    if (sameVehicle) {
+      sheets().forEach(sheet -> tables.copy(sheet, from.job().id(), to.id(), "true"));
+    }
   }
 }

@@ -15,6 +15,7 @@ import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.RigPart;
+import org.jexel.app.job.RigPartRepository;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.care.CareBook;
 import org.jexel.core.care.CareDone;
@@ -30,10 +31,17 @@ import org.springframework.stereotype.Service;
 public class CareService implements Afterwards {
   private final CareActRepository acts;
   private final CareIntervals intervals;
+  private final RigPartRepository parts;
   private final Drafts drafts;
   private final Clock clock;
 
-  CareService(CareActRepository acts, CareIntervals intervals, Drafts drafts, Clock clock) {
+  CareService(
+      CareActRepository acts,
+      CareIntervals intervals,
+      RigPartRepository parts,
+      Drafts drafts,
+      Clock clock) {
+    this.parts = parts;
     this.acts = acts;
     this.intervals = intervals;
     this.drafts = drafts;
@@ -61,7 +69,7 @@ public class CareService implements Afterwards {
 
   Kept kept(JobFile file) {
     ZoneId zone = file.job().workshop().zone();
-    List<CareAct> all = acts.ofTrailer(file.job().trailer().id());
+    List<CareAct> all = acts.ofTrailer(file.job().trailer().life());
     Set<Long> corrected = all.stream().map(CareAct::correctsId).collect(Collectors.toSet());
     List<CareAct> stand = all.stream().filter(act -> !corrected.contains(act.id())).toList();
     List<CareAct> known = stand.stream().filter(act -> Words.known(() -> act.done(zone))).toList();
@@ -120,8 +128,8 @@ public class CareService implements Afterwards {
       @Nullable Long corrects,
       String requestKey) {
     String key = RequestKey.of(requestKey);
-    RigPart trailer = file.job().trailer();
-    if (acts.existsByTrailerIdAndRequestKey(trailer.id(), key)) {
+    RigPart trailer = parts.getReferenceById(file.job().trailer().life());
+    if (acts.existsByTrailerIdAndRequestKey(file.job().trailer().life(), key)) {
       return true;
     }
     Kept kept = kept(file);
@@ -155,8 +163,10 @@ public class CareService implements Afterwards {
     Instant now = clock.instant();
     LocalDate today = LocalDate.ofInstant(now, file.job().workshop().zone());
     Optional<CarePlan.Line> next = plan.next();
-    file.job()
-        .trailer()
+    RigPart trailer = file.job().trailer();
+    parts
+        .findFirstByFirstIdOrderByIdDesc(trailer.life())
+        .orElse(trailer)
         .care(
             next.map(line -> day(line, today)).orElse(null),
             next.map(CarePlan.Line::part).orElse(null));

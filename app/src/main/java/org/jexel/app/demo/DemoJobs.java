@@ -18,7 +18,7 @@ import org.jexel.app.device.SimulatedMeterPort;
 import org.jexel.app.entry.FigureCards;
 import org.jexel.app.entry.NewJobs;
 import org.jexel.app.entry.RigCards;
-import org.jexel.app.exchange.ControllerFile;
+import org.jexel.app.exchange.Unreadable;
 import org.jexel.app.handover.Editions;
 import org.jexel.app.harness.Steps;
 import org.jexel.app.harness.Stock;
@@ -169,7 +169,7 @@ class DemoJobs {
     }
     try (InputStream in = DemoJobs.class.getResourceAsStream("/demo/controllers.json")) {
       library.take(person, new String(in.readAllBytes(), StandardCharsets.UTF_8));
-    } catch (IOException | ControllerFile.Unreadable e) {
+    } catch (IOException | Unreadable e) {
       throw new IllegalStateException("The demo's controllers cannot be read", e);
     }
   }

@@ -4,14 +4,10 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.networknt.schema.Schema;
-import com.networknt.schema.SchemaRegistry;
-import com.networknt.schema.SchemaRegistryConfig;
-import com.networknt.schema.SpecificationVersion;
+import java.nio.charset.StandardCharsets;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.SortedMap;
@@ -20,7 +16,6 @@ import org.jexel.core.cab.ControllerLead;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.cab.Mounting;
 import org.jexel.core.connector.WireColour;
-import org.jexel.core.quantity.Phrase;
 import org.jexel.core.rig.ControllerKind;
 import org.jspecify.annotations.Nullable;
 
@@ -32,24 +27,8 @@ public final class ControllerFile {
   public static final String FORMAT = "jexel-controllers 1";
   public static final String SCHEMA = "/static/schemas/controllers.schema.json";
   private static final int LONGEST = 400_000;
-  private static final int MOST_COMPLAINTS = 5;
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final Schema RULES =
-      SchemaRegistry.withDefaultDialect(
-              SpecificationVersion.DRAFT_2020_12,
-              registry ->
-                  registry.schemaRegistryConfig(
-                      SchemaRegistryConfig.builder().locale(Locale.ENGLISH).build()))
-          .getSchema(ControllerFile.class.getResourceAsStream(SCHEMA));
-
-  /** A file that is no list of controllers; the message names the place. */
-  public static final class Unreadable extends Exception {
-    private static final long serialVersionUID = 1L;
-
-    Unreadable(String message) {
-      super(message);
-    }
-  }
+  private static final JsonMapper JSON = OpenFormat.JSON;
+  private static final OpenFormat RULES = new OpenFormat(SCHEMA);
 
   private record Scale(double least, double greatest, double step) {}
 
@@ -160,23 +139,12 @@ public final class ControllerFile {
     if (text.length() > LONGEST) {
       throw new Unreadable("This file is longer than any library of controllers.");
     }
+    JsonNode tree = OpenFormat.parse(text.getBytes(StandardCharsets.UTF_8));
+    RULES.check(tree);
     try {
-      JsonNode tree = JSON.readTree(text);
-      List<String> complaints =
-          RULES.validate(tree).stream()
-              .map(m -> m.getInstanceLocation() + " " + m.getMessage())
-              .limit(MOST_COMPLAINTS)
-              .toList();
-      if (!complaints.isEmpty()) {
-        throw new Unreadable("Not in the open format. " + String.join("; ", complaints) + ".");
-      }
       return models(JSON.treeToValue(tree, Document.class));
     } catch (JsonProcessingException e) {
-      throw new Unreadable(
-          Phrase.of(
-              "This is no JSON: %s, line %d.",
-              e.getOriginalMessage().lines().findFirst().orElse("unreadable"),
-              e.getLocation() == null ? 1 : e.getLocation().getLineNr()));
+      throw new Unreadable("Not in the open format. " + e.getOriginalMessage());
     }
   }
 
@@ -204,6 +172,20 @@ public final class ControllerFile {
     } catch (JsonProcessingException e) {
       throw new IllegalStateException(e);
     }
+  }
+
+  /** A stored entry as it stands in a file. */
+  public static JsonNode told(String stored) {
+    try {
+      return JSON.readTree(stored);
+    } catch (JsonProcessingException e) {
+      throw new IllegalArgumentException("A stored controller cannot be read: " + stored, e);
+    }
+  }
+
+  /** What a file says of a model, as the database keeps it. */
+  public static String content(JsonNode told) {
+    return told.toString();
   }
 
   /**

@@ -1,5 +1,5 @@
 /**
- * Files in and out in forms that others read: PDF, QR codes, controller files.
+ * Files in and out in forms that others read: PDF, QR codes, controller files, whole jobs.
  *
  * <p>May touch {@code drawing}.
  */

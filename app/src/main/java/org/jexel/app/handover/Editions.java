@@ -72,15 +72,27 @@ public class Editions {
   /** The report as everything stands now. */
   Frozen now(JobFile file) {
     Job job = file.job();
-    List<String> head =
-        List.of(
-            job.ref() + " · " + job.title() + " · for " + job.customer(),
-            job.tow().label() + " with " + job.trailer().label() + ", " + job.workshop().name());
+    List<String> head = new ArrayList<>();
+    head.add(job.ref() + " · " + job.title() + " · for " + job.customer());
+    head.add(job.tow().label() + " with " + job.trailer().label() + ", " + job.workshop().name());
+    begun(job).ifPresent(head::add);
     Report report =
         ReportWriter.of(
             head, file.work(), beforeTow.newest(file), file.units(), job.workshop().zone());
     String drawing = towline.draw(file, Station.HANDOVER, Looked.at(""));
     return new Frozen(file.units().name(), report, drawing);
+  }
+
+  /** Where a job was begun that came in a file; its entries from before that prove nothing here. */
+  static Optional<String> begun(Job job) {
+    return job.broughtAt()
+        .map(
+            at ->
+                "Begun as %s at %s, and taken in from a file on %s: what was recorded before that is what the file tells."
+                    .formatted(
+                        job.origin().ref(),
+                        job.origin().workshop(),
+                        WHEN.format(at.atZone(job.workshop().zone()))));
   }
 
   /** By what the report of now is known again when somebody signs it. */

@@ -51,6 +51,7 @@ class HandoverController {
     view.put("editions", all.stream().map(edition -> row(file, edition)).toList());
     view.put("signed", file.job().isSigned());
     view.put("waits", Editions.waits(file, all));
+    view.put("begun", Editions.begun(file.job()).orElse(null));
     sign(file, now, view);
     return pages.page(file, Station.HANDOVER, "report", view);
   }

@@ -1,6 +1,10 @@
 package org.jexel.app.handover;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import org.jexel.app.drawing.Canvas;
+import org.jexel.app.exchange.Sheet;
+import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
@@ -10,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** The handover among the stations. */
 @Component
-class HandoverRoom implements StationRoom {
+class HandoverRoom implements StationRoom, Sheets {
   @Override
   public Station station() {
     return Station.HANDOVER;
@@ -24,5 +28,30 @@ class HandoverRoom implements StationRoom {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new HandoverLayer(file, canvas).paint();
+  }
+
+  @Override
+  public String place() {
+    return station().path();
+  }
+
+  @Override
+  public List<Sheet> sheets() {
+    return List.of(
+        Sheet.ofJob("journeys", "before_tow")
+            .with(Sheet.of("parts", "before_tow_part", "list_id").by("part")),
+        Sheet.ofJob("editions", "report_edition")
+            .checked(HandoverRoom::sound)
+            .with(
+                Sheet.of("signatures", "report_signature", "edition_id")
+                    .by("place")
+                    .with(Sheet.of("papers", "report_paper", "signature_id").by("signature_id"))));
+  }
+
+  /** An edition of a file is what its hash says, or does not come in. */
+  private static void sound(ObjectNode edition) {
+    if (!Frozen.hash(edition.path("content").asText()).equals(edition.path("sha256").asText())) {
+      throw new Sheet.CannotStand("what it holds is not what was signed; its hash is another one.");
+    }
   }
 }

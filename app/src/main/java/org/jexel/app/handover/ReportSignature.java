@@ -54,8 +54,11 @@ class ReportSignature {
     return place;
   }
 
+  /**
+   * A signature that came in a file is of whoever has its name, as far as anybody here can tell.
+   */
   boolean isOf(Person other) {
-    return person.id().equals(other.id());
+    return person.id().equals(other.id()) || person.isElsewhere() && name.equals(other.name());
   }
 
   String name() {

@@ -109,8 +109,8 @@ class HarnessPages {
       }
       case "faces" -> faces(file, view);
       case "lists" -> {
-        Map<Long, Double> issued = stock.issued(file);
-        view.put("list", stock.cutList(file, issued));
+        Stock.Issued issued = stock.issued(file);
+        view.put("list", stock.cutList(file, issued.shelf()));
         view.put("issued", issued);
         view.put("materials", Materials.of(file.work().harness().scope(), file.units()));
       }

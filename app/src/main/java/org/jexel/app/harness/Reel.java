@@ -43,6 +43,14 @@ public class Reel {
     return id;
   }
 
+  String size() {
+    return size;
+  }
+
+  String colour() {
+    return colour;
+  }
+
   double metres() {
     return metres;
   }

@@ -7,8 +7,10 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.Optional;
 import org.jexel.app.job.Job;
 import org.jexel.app.security.Person;
+import org.jspecify.annotations.Nullable;
 
 /** Wire that a job took from a reel; negative when it came back. Append-only. */
 @Entity
@@ -17,8 +19,12 @@ public class ReelMove {
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
 
-  @ManyToOne(fetch = FetchType.LAZY, optional = false)
-  private Reel reel;
+  /** On this workshop's shelf; none for what was taken from another's. */
+  @ManyToOne(fetch = FetchType.LAZY)
+  private @Nullable Reel reel;
+
+  private String size;
+  private String colour;
 
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private Job job;
@@ -35,6 +41,8 @@ public class ReelMove {
 
   ReelMove(Reel reel, Job job, double metres, Person person, Instant at, String requestKey) {
     this.reel = reel;
+    this.size = reel.size();
+    this.colour = reel.colour();
     this.job = job;
     this.metres = metres;
     this.person = person;
@@ -42,8 +50,9 @@ public class ReelMove {
     this.requestKey = requestKey;
   }
 
-  Reel reel() {
-    return reel;
+  /** Empty for what was taken from another workshop's shelf. */
+  Optional<Reel> reel() {
+    return Optional.ofNullable(reel);
   }
 
   double metres() {

@@ -18,6 +18,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Reels on the shelf: issued to a job by its cut list, and back. */
 @Service
 public class Stock {
+  private static final double NOTHING_M = 1e-9;
+
   private final ReelRepository reels;
   private final ReelMoveRepository moves;
   private final Clock clock;
@@ -34,7 +36,7 @@ public class Stock {
    */
   @Transactional(readOnly = true)
   public CutList cutList(JobFile file) {
-    return cutList(file, issued(file));
+    return cutList(file, issued(file).shelf());
   }
 
   /**
@@ -57,15 +59,31 @@ public class Stock {
     return CutList.of(file.work().harness().scope(), shelf);
   }
 
-  /** Metres of each reel that are out for this job. */
+  /**
+   * Wire that was taken for a job and did not come back.
+   *
+   * @param shelf metres of each reel of this workshop
+   * @param elsewhere metres from another workshop's shelf, before the job came here in a file
+   */
+  public record Issued(Map<Long, Double> shelf, double elsewhere) {
+    public boolean isEmpty() {
+      return shelf.isEmpty() && elsewhere < NOTHING_M;
+    }
+  }
+
   @Transactional(readOnly = true)
-  public Map<Long, Double> issued(JobFile file) {
-    Map<Long, Double> out = new LinkedHashMap<>();
-    moves
-        .ofJob(file.job().id())
-        .forEach(move -> out.merge(move.reel().id(), move.metres(), Double::sum));
-    out.values().removeIf(metres -> Math.abs(metres) < 1e-9);
-    return out;
+  public Issued issued(JobFile file) {
+    Map<Long, Double> shelf = new LinkedHashMap<>();
+    double elsewhere = 0;
+    for (ReelMove move : moves.ofJob(file.job().id())) {
+      if (move.reel().isPresent()) {
+        shelf.merge(move.reel().get().id(), move.metres(), Double::sum);
+      } else {
+        elsewhere += move.metres();
+      }
+    }
+    shelf.values().removeIf(metres -> Math.abs(metres) < NOTHING_M);
+    return new Issued(shelf, elsewhere);
   }
 
   /**
@@ -84,7 +102,7 @@ public class Stock {
   @Transactional(propagation = Propagation.MANDATORY)
   public void giveBack(JobFile file, String requestKey) {
     Map<Long, Double> back = new LinkedHashMap<>();
-    issued(file).forEach((reel, metres) -> back.put(reel, -metres));
+    issued(file).shelf().forEach((reel, metres) -> back.put(reel, -metres));
     move(file, back, requestKey);
   }
 

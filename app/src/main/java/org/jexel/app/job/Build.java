@@ -1,5 +1,6 @@
 package org.jexel.app.job;
 
+import java.time.LocalDate;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Component;
@@ -14,7 +15,8 @@ class Build {
     this.id = properties == null ? "unpacked" : String.valueOf(properties.getTime());
   }
 
-  String id() {
-    return id;
+  /** By which build, and on which day where the workshop is, a job was judged. */
+  String on(LocalDate day) {
+    return id + " " + day;
   }
 }

@@ -18,6 +18,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ThreadLocalRandom;
 import org.hibernate.annotations.BatchSize;
 import org.jexel.app.workshop.Words;
@@ -25,6 +26,7 @@ import org.jexel.app.workshop.Workshop;
 import org.jexel.core.job.Progress;
 import org.jexel.core.job.Station;
 import org.jexel.core.job.StationState;
+import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.Wish;
 import org.jspecify.annotations.Nullable;
 
@@ -71,6 +73,17 @@ public class Job {
   private Instant updatedAt;
   private @Nullable Instant signedAt;
 
+  /** The job before this one on the same trailer. */
+  @ManyToOne(fetch = FetchType.LAZY)
+  private @Nullable Job after;
+
+  private @Nullable String begunIn;
+  private @Nullable String begunRef;
+  private @Nullable Instant broughtAt;
+
+  @Column(name = "brought_sha256")
+  private @Nullable String broughtSha256;
+
   @Version private int version;
 
   protected Job() {}
@@ -92,6 +105,15 @@ public class Job {
     this.tow = towPart;
     this.trailer = trailerPart;
     this.controller = controllerPart;
+  }
+
+  void after(Job last) {
+    this.after = last;
+  }
+
+  /** Whether it began with what another job left. */
+  public boolean follows() {
+    return after != null;
   }
 
   /** The reference follows the row's own number, which the database gives. */
@@ -127,9 +149,41 @@ public class Job {
     this.signedAt = at;
   }
 
+  Optional<Instant> signedAt() {
+    return Optional.ofNullable(signedAt);
+  }
+
   /** Whether a report of just what stands was signed. */
   public boolean isSigned() {
     return signedAt != null;
+  }
+
+  /** Where a job was begun, and how it was called there. */
+  public record Origin(String workshop, String ref) {}
+
+  /** Says that it came in a file. */
+  void brought(Origin from, Instant at, String hash) {
+    this.begunIn = from.workshop();
+    this.begunRef = from.ref();
+    this.broughtAt = at;
+    this.broughtSha256 = hash;
+  }
+
+  /** Where it was begun; here, unless it came in a file. */
+  public Origin origin() {
+    return begunIn == null || begunRef == null
+        ? new Origin(workshop.name(), ref)
+        : new Origin(begunIn, begunRef);
+  }
+
+  /** When it came in a file; what was recorded before that is what the file tells. */
+  public Optional<Instant> broughtAt() {
+    return Optional.ofNullable(broughtAt);
+  }
+
+  /** By which build and on which day its stations were judged. */
+  public String stoodBy() {
+    return stoodBy;
   }
 
   /** How it stands by the rules of this build. */
@@ -164,6 +218,15 @@ public class Job {
   /** What is wanted; a word that this version does not know is read as the widest wish. */
   public Wish wish() {
     return Words.of(Wish.class, wish, Wish.ANNUAL);
+  }
+
+  /** One of the three that it joins. */
+  public RigPart part(Subject subject) {
+    return switch (subject) {
+      case TOW -> tow;
+      case TRAILER -> trailer;
+      case CONTROLLER -> controller;
+    };
   }
 
   public RigPart tow() {

@@ -72,11 +72,7 @@ public final class JobFile {
   }
 
   public RigPart part(Subject subject) {
-    return switch (subject) {
-      case TOW -> job.tow();
-      case TRAILER -> job.trailer();
-      case CONTROLLER -> job.controller();
-    };
+    return job.part(subject);
   }
 
   /**

@@ -15,6 +15,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.server.ResponseStatusException;
 
@@ -94,7 +95,7 @@ public class JobFiles {
             }
             Rows now = rows.with(rooms.rows(job, file.changes()));
             JobFile after = read(job, person, now);
-            job.stand(after.work().progress(), build.id());
+            job.stand(after.work().progress(), build.on(today(job)));
             afterwards.forEach(one -> one.stood(after));
           }
           return told;
@@ -115,15 +116,24 @@ public class JobFiles {
 
   /** Works out anew how a job stands, where another build did so last. */
   void standAnew(String ref, Person person) {
-    locked(
-        ref,
-        person,
-        job -> {
-          JobFile now = read(job, person, rooms.rows(job));
-          job.stand(now.work().progress(), build.id());
-          afterwards.forEach(one -> one.stood(now));
-          return job;
-        });
+    locked(ref, person, job -> standing(job, person));
+  }
+
+  /**
+   * Works out how a job stands that came in a file, within the transaction that wrote its rows.
+   *
+   * @return rows of the file that say nothing to this version
+   */
+  @Transactional(propagation = Propagation.MANDATORY)
+  List<LeftOut> brought(String ref, Person person) {
+    return standing(find(ref, person), person).leftOut();
+  }
+
+  private JobFile standing(Job job, Person person) {
+    JobFile now = read(job, person, rooms.rows(job));
+    job.stand(now.work().progress(), build.on(today(job)));
+    afterwards.forEach(one -> one.stood(now));
+    return now;
   }
 
   /** An act that gives nothing. */

@@ -20,16 +20,25 @@ public interface JobRepository extends JpaRepository<Job, Long>, JpaSpecificatio
       nativeQuery = true)
   Optional<Long> hold(long workshop, String ref);
 
+  /** Every job on one trailer, newest first, by the part that its first job knew. */
+  @Query(
+      "select j from Job j join fetch j.workshop join fetch j.tow join fetch j.trailer t join fetch"
+          + " j.controller where j.workshop.id = :workshop"
+          + " and (t.id = :life or t.firstId = :life) order by j.id desc")
+  List<Job> onTrailer(Long workshop, Long life);
+
   /** A page of the workshop's jobs, oldest first, from behind one on. */
   List<Job> findByWorkshopIdAndIdGreaterThanOrderById(Long workshop, Long behind, Limit most);
 
-  /** A job whose stations another build judged. */
-  record Judged(long id, long workshop, String ref) {}
+  /** A job whose stations another build judged, or this one on another day. */
+  record Judged(long id, String ref) {}
 
   @Query(
-      "select new org.jexel.app.job.JobRepository$Judged(j.id, j.workshop.id, j.ref) from Job j"
-          + " where j.stoodBy <> :build and j.id > :behind order by j.id")
-  List<Judged> judgedByOthers(String build, long behind, Limit most);
+      "select new org.jexel.app.job.JobRepository$Judged(j.id, j.ref) from Job j where"
+          + " j.workshop.id = :workshop and j.stoodBy <> :judge and j.id > :behind order by j.id")
+  List<Judged> judgedOtherwise(long workshop, String judge, long behind, Limit most);
+
+  Optional<Job> findByWorkshopIdAndBroughtSha256(Long workshop, String hash);
 
   Optional<Job> findByWorkshopIdAndRequestKey(Long workshop, String requestKey);
 }

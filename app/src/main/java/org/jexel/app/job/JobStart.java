@@ -62,6 +62,32 @@ public class JobStart {
     return job;
   }
 
+  /** The next job on a trailer, before anything is handed on. */
+  Job follow(Person person, Job last, Following.Wanted wanted, String requestKey) {
+    boolean same = wanted.tow().isEmpty();
+    String title = last.trailer().label() + ": " + Phrase.within(wanted.wish().label());
+    Job job =
+        new Job(
+            person.workshop(),
+            title,
+            wanted.customer(),
+            wanted.wish(),
+            requestKey,
+            clock.instant());
+    job.join(
+        parts.save(
+            same ? last.tow().next() : new RigPart(person.workshop(), Subject.TOW, wanted.tow())),
+        parts.save(last.trailer().next()),
+        same
+            ? parts.save(last.controller().next())
+            : part(person, Subject.CONTROLLER, Subject.CONTROLLER.label()));
+    job.after(last);
+    jobs.saveAndFlush(job);
+    job.number();
+    jobs.flush();
+    return job;
+  }
+
   private RigPart part(Person person, Subject subject, String label) {
     return parts.save(new RigPart(person.workshop(), subject, label));
   }

@@ -35,6 +35,9 @@ public class RigPart {
   @ManyToOne(fetch = FetchType.LAZY)
   private @Nullable ControllerEntry model;
 
+  /** Number of the part of the first job that knew this one; null where this is it. */
+  private @Nullable Long firstId;
+
   /** Of a trailer: when the first part of it is due for care; null while nobody keeps its plan. */
   private @Nullable LocalDate careDue;
 
@@ -48,6 +51,22 @@ public class RigPart {
     this.workshop = workshop;
     this.subject = subject.name();
     this.label = label;
+  }
+
+  /** The same vehicle, trailer or controller as the next job knows it; what is due moves there. */
+  RigPart next() {
+    RigPart next = new RigPart(workshop, subject(), label);
+    next.firstId = life();
+    next.model = model;
+    next.careDue = careDue;
+    next.carePart = carePart;
+    care(null, null);
+    return next;
+  }
+
+  /** Number of the part as the first job knew it: what belongs to all of its jobs hangs there. */
+  public Long life() {
+    return firstId == null ? id : firstId;
   }
 
   public Long id() {

@@ -36,7 +36,7 @@ public abstract class SumApi {
     return refusal("This is no JSON of the expected shape.");
   }
 
-  private static ResponseEntity<Refusal> refusal(String why) {
+  static ResponseEntity<Refusal> refusal(String why) {
     return ResponseEntity.badRequest()
         .contentType(MediaType.APPLICATION_JSON)
         .body(new Refusal(why));

@@ -53,6 +53,16 @@ public class ControllerEntry {
     this.changedAt = at;
   }
 
+  /** What a file told, word for word, under a name that is free here. */
+  void bring(String told, String name) {
+    this.content = told;
+    this.label = name;
+  }
+
+  String content() {
+    return content;
+  }
+
   public Long id() {
     return id;
   }

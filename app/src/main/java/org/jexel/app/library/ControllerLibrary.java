@@ -1,9 +1,11 @@
 package org.jexel.app.library;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.jexel.app.exchange.ControllerFile;
+import org.jexel.app.exchange.Unreadable;
 import org.jexel.app.security.Person;
 import org.jexel.core.cab.ControllerModel;
 import org.springframework.http.HttpStatus;
@@ -14,6 +16,8 @@ import org.springframework.web.server.ResponseStatusException;
 /** The controller models of a workshop. */
 @Service
 public class ControllerLibrary {
+  private static final int LONGEST_LABEL = 60;
+
   private final ControllerEntryRepository entries;
   private final Clock clock;
 
@@ -64,14 +68,49 @@ public class ControllerLibrary {
     return Optional.empty();
   }
 
+  /** An entry as one of the open format. */
+  public JsonNode told(ControllerEntry entry) {
+    return ControllerFile.told(entry.content());
+  }
+
+  /**
+   * The entry that says just this: one of the library, or a new one. Where the library has another
+   * model of that name, both stand, and this one has a number behind its name.
+   */
+  @Transactional
+  public ControllerEntry like(JsonNode told, Person person) {
+    String content = ControllerFile.content(told);
+    ControllerModel model = ControllerFile.stored(content);
+    return all(person).stream()
+        .filter(entry -> entry.content().equals(content))
+        .findFirst()
+        .orElseGet(
+            () -> {
+              ControllerEntry entry = new ControllerEntry(model, person, clock.instant());
+              entry.bring(content, free(person, model.label()));
+              return entries.saveAndFlush(entry);
+            });
+  }
+
+  private String free(Person person, String label) {
+    String free = label;
+    for (int n = 2;
+        entries.findByWorkshopIdAndLabel(person.workshop().id(), free).isPresent();
+        n++) {
+      String number = " (" + n + ")";
+      free = label.substring(0, Math.min(label.length(), LONGEST_LABEL - number.length())) + number;
+    }
+    return free;
+  }
+
   /**
    * Takes a file in: a model of a known name replaces the one that is here, others are added.
    *
    * @return how many
-   * @throws ControllerFile.Unreadable if any of it cannot stand; then nothing is taken
+   * @throws Unreadable if any of it cannot stand; then nothing is taken
    */
-  @Transactional(rollbackFor = ControllerFile.Unreadable.class)
-  public int take(Person person, String text) throws ControllerFile.Unreadable {
+  @Transactional(rollbackFor = Unreadable.class)
+  public int take(Person person, String text) throws Unreadable {
     List<ControllerModel> models = ControllerFile.read(text);
     for (ControllerModel model : models) {
       entries

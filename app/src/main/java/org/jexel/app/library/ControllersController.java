@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.drawing.CurveDrawing;
 import org.jexel.app.exchange.ControllerFile;
+import org.jexel.app.exchange.Unreadable;
 import org.jexel.app.security.Person;
 import org.jexel.core.cab.ControllerModel;
 import org.jexel.core.quantity.CleanText;
@@ -136,7 +137,7 @@ class ControllersController {
       String text = new String(in.readNBytes(LONGEST_FILE), StandardCharsets.UTF_8);
       int taken = library.take(person, CleanText.of(text).text());
       return new ModelAndView("redirect:/workshop/controllers?taken=" + taken);
-    } catch (ControllerFile.Unreadable e) {
+    } catch (Unreadable e) {
       return page(person, -1, 0, null, "", e.getMessage() + " Nothing was taken.");
     }
   }

@@ -8,6 +8,10 @@ import org.jexel.app.entry.LoadLineRepository;
 import org.jexel.app.entry.RigCards;
 import org.jexel.app.entry.RigFigureRepository;
 import org.jexel.app.entry.RigRows;
+import org.jexel.app.exchange.Sheet;
+import org.jexel.app.exchange.SheetTables;
+import org.jexel.app.exchange.Sheets;
+import org.jexel.app.job.HandsOn;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
@@ -20,7 +24,8 @@ import org.springframework.stereotype.Component;
 
 /** The rig among the stations. */
 @Component
-class RigRoom implements StationRoom {
+class RigRoom implements StationRoom, Sheets, HandsOn {
+  private final SheetTables tables;
   private final ConnectorCatalog catalog;
   private final RigFigureRepository figures;
   private final LampEntryRepository lamps;
@@ -30,7 +35,9 @@ class RigRoom implements StationRoom {
       ConnectorCatalog catalog,
       RigFigureRepository figures,
       LampEntryRepository lamps,
-      LoadLineRepository loads) {
+      LoadLineRepository loads,
+      SheetTables tables) {
+    this.tables = tables;
     this.catalog = catalog;
     this.figures = figures;
     this.lamps = lamps;
@@ -64,5 +71,20 @@ class RigRoom implements StationRoom {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new RigLayer(file, canvas).paint();
+  }
+
+  @Override
+  public String place() {
+    return station().path();
+  }
+
+  @Override
+  public List<Sheet> sheets() {
+    return List.of(Sheet.ofJob("load", "load_item"));
+  }
+
+  @Override
+  public void handOn(JobFile from, Job to, boolean sameVehicle) {
+    sheets().forEach(sheet -> tables.copy(sheet, from.job().id(), to.id(), "not removed"));
   }
 }

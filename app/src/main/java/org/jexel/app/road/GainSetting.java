@@ -50,6 +50,11 @@ public class GainSetting {
     this.requestKey = requestKey;
   }
 
+  /** The same for the next job on this trailer. */
+  GainSetting forNext(Job next) {
+    return new GainSetting(next, setting(), person, "handed on, " + id);
+  }
+
   public Long id() {
     return id;
   }

@@ -40,7 +40,7 @@ public class People {
 
   @Transactional(readOnly = true)
   List<Person> of(Person owner) {
-    return people.findByWorkshopIdOrderByEndedAtAscNameAsc(owner.workshop().id());
+    return people.findByWorkshopIdAndElsewhereFalseOrderByEndedAtAscNameAsc(owner.workshop().id());
   }
 
   /** Adds a person with a first password. */
@@ -126,7 +126,7 @@ public class People {
   private Person held(Person owner, long id) {
     people.hold(owner.workshop().id());
     return people
-        .findByWorkshopIdAndId(owner.workshop().id(), id)
+        .findByWorkshopIdAndIdAndElsewhereFalse(owner.workshop().id(), id)
         .orElseThrow(
             () -> new ResponseStatusException(HttpStatus.NOT_FOUND, "Nobody of that number"));
   }

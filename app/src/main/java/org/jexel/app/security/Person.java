@@ -33,6 +33,9 @@ public class Person {
   private @Nullable Instant endedAt;
   private @Nullable Instant passwordAt;
 
+  /** Somebody of another workshop, whose name came with a job's file. */
+  private boolean elsewhere;
+
   @Version private int version;
 
   protected Person() {}
@@ -44,6 +47,14 @@ public class Person {
     this.passwordHash = passwordHash;
     this.role = role.name();
     this.units = UnitSystem.METRIC.name();
+  }
+
+  /** Somebody of another workshop, who did something on a job that came in a file. */
+  static Person elsewhere(Workshop workshop, String signIn, String name, Instant at) {
+    Person person = new Person(workshop, signIn, name, "", Role.VIEWER);
+    person.elsewhere = true;
+    person.endedAt = at;
+    return person;
   }
 
   public Long id() {
@@ -78,6 +89,10 @@ public class Person {
   /** Whether this person works here no more. */
   public boolean ended() {
     return endedAt != null;
+  }
+
+  public boolean isElsewhere() {
+    return elsewhere;
   }
 
   void end(@Nullable Instant at) {

@@ -11,13 +11,13 @@ public interface PersonRepository extends JpaRepository<Person, Long> {
   @Query("select p from Person p join fetch p.workshop where p.signIn = :signIn")
   Optional<Person> findBySignIn(String signIn);
 
-  List<Person> findByWorkshopIdOrderByEndedAtAscNameAsc(Long workshop);
+  List<Person> findByWorkshopIdAndElsewhereFalseOrderByEndedAtAscNameAsc(Long workshop);
 
   /** Somebody of the workshop, with the workshop itself. */
   @EntityGraph(attributePaths = "workshop")
   Optional<Person> findFirstByWorkshopIdOrderById(Long workshop);
 
-  Optional<Person> findByWorkshopIdAndId(Long workshop, Long id);
+  Optional<Person> findByWorkshopIdAndIdAndElsewhereFalse(Long workshop, Long id);
 
   /** Locks the workshop's row: whoever changes its people follows whoever does so now. */
   @Query(value = "select id from workshop where id = :workshop for update", nativeQuery = true)

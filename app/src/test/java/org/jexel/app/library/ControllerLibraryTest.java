@@ -13,6 +13,7 @@ import java.util.Map;
 import org.jexel.app.AppTest;
 import org.jexel.app.Walker;
 import org.jexel.app.exchange.ControllerFile;
+import org.jexel.app.exchange.Unreadable;
 import org.jexel.core.cab.ControllerModel;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -115,7 +116,7 @@ class ControllerLibraryTest {
       })
   void aFaultyFileIsRefusedWithItsPlace(String text, String told) {
     assertThatThrownBy(() -> ControllerFile.read(text))
-        .isInstanceOf(ControllerFile.Unreadable.class)
+        .isInstanceOf(Unreadable.class)
         .hasMessageContaining(told);
   }
 

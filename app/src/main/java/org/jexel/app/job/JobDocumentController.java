@@ -1,0 +1,55 @@
+package org.jexel.app.job;
+
+import java.io.IOException;
+import java.util.Map;
+import org.jexel.app.exchange.Unreadable;
+import org.jexel.app.security.Person;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.ModelAndView;
+
+/** A job as a file to keep, and a page that takes one in. */
+@Controller
+class JobDocumentController {
+  private final JobDocuments documents;
+
+  JobDocumentController(JobDocuments documents) {
+    this.documents = documents;
+  }
+
+  @GetMapping("/jobs/{ref}/job.json")
+  ResponseEntity<byte[]> file(@PathVariable String ref, Person person) {
+    return JobDocumentApi.answer(ref, documents.write(ref, person));
+  }
+
+  @GetMapping("/jobs/file")
+  ModelAndView page(Person person) {
+    return page(person, "");
+  }
+
+  private static ModelAndView page(Person person, String problem) {
+    return new ModelAndView(
+        "job-file", Map.of("person", person, "units", person.units(), "problem", problem));
+  }
+
+  @PostMapping("/jobs/file")
+  ModelAndView bring(@RequestParam MultipartFile file, Person person) throws IOException {
+    try {
+      if (file.isEmpty()) {
+        throw new Unreadable("Choose the file first: it ends in .job.json.");
+      }
+      return new ModelAndView(
+          "redirect:/jobs/" + documents.bring(file.getBytes(), person).ref() + "/handover");
+    } catch (Unreadable cannot) {
+      ModelAndView again = page(person, String.valueOf(cannot.getMessage()));
+      again.setStatus(HttpStatus.BAD_REQUEST);
+      return again;
+    }
+  }
+}

@@ -1,0 +1,287 @@
+package org.jexel.app.job;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jexel.app.exchange.JobDocument;
+import org.jexel.app.exchange.Sheet;
+import org.jexel.app.exchange.SheetTables;
+import org.jexel.app.exchange.Sheets;
+import org.jexel.app.exchange.Unreadable;
+import org.jexel.app.library.ControllerLibrary;
+import org.jexel.app.security.Elsewhere;
+import org.jexel.app.security.Person;
+import org.jexel.app.workshop.Words;
+import org.jexel.core.job.Station;
+import org.jexel.core.quantity.Must;
+import org.jexel.core.rig.Subject;
+import org.jexel.core.rig.Wish;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.HttpStatus;
+import org.springframework.jdbc.UncategorizedSQLException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.server.ResponseStatusException;
+
+/**
+ * A whole job as one file, and back. Everything that was recorded of it goes, by whom and when;
+ * what is worked out from that is worked out anew where it arrives. Left behind is what means
+ * something to this server alone: what somebody has typed and not given, links and pages for other
+ * devices, and what the simulated meter hides.
+ */
+@Service
+public class JobDocuments {
+  private final JobRepository jobs;
+  private final RigPartRepository parts;
+  private final JobFiles files;
+  private final SheetTables tables;
+  private final Elsewhere elsewhere;
+  private final ControllerLibrary library;
+  private final Clock clock;
+  private final TransactionTemplate transaction;
+  private final List<Sheets> ofPart;
+  private final List<Sheets> ofJob;
+
+  JobDocuments(
+      JobRepository jobs,
+      RigPartRepository parts,
+      JobFiles files,
+      SheetTables tables,
+      Elsewhere elsewhere,
+      ControllerLibrary library,
+      Clock clock,
+      PlatformTransactionManager transactions,
+      List<Sheets> sheets) {
+    this.jobs = jobs;
+    this.parts = parts;
+    this.files = files;
+    this.tables = tables;
+    this.elsewhere = elsewhere;
+    this.library = library;
+    this.clock = clock;
+    this.transaction = new TransactionTemplate(transactions);
+    this.ofPart =
+        sheets.stream()
+            .filter(JobDocuments::ofPart)
+            .sorted(Comparator.comparing(one -> one.sheets().get(0).name()))
+            .toList();
+    this.ofJob =
+        sheets.stream()
+            .filter(one -> !ofPart(one))
+            .sorted(Comparator.comparing(JobDocuments::inWorkingOrder))
+            .toList();
+  }
+
+  private static boolean ofPart(Sheets sheets) {
+    return List.of(Sheets.OF_PART, Sheets.OF_LIFE).contains(sheets.place());
+  }
+
+  /** To which row a part's own lists belong. */
+  private static long owner(Sheets sheets, RigPart part) {
+    return sheets.place().equals(Sheets.OF_LIFE) ? part.life() : part.id();
+  }
+
+  /** What stations record may name what instruments sent, so that stands first. */
+  private static int inWorkingOrder(Sheets sheets) {
+    return Arrays.stream(Station.values())
+        .filter(station -> station.path().equals(sheets.place()))
+        .findFirst()
+        .map(Station::number)
+        .orElse(0);
+  }
+
+  /**
+   * A job that came in a file.
+   *
+   * @param anew whether it came now, and not with the same file before
+   */
+  public record Brought(String ref, boolean anew) {}
+
+  /** Every table of which rows go into a file. */
+  List<Sheet> sheets() {
+    return Stream.concat(ofPart.stream(), ofJob.stream())
+        .flatMap(one -> one.sheets().stream())
+        .toList();
+  }
+
+  /** The file of a job, or 404. */
+  public byte[] write(String ref, Person person) {
+    return Objects.requireNonNull(
+        transaction.execute(
+            status -> {
+              Job job =
+                  jobs.find(person.workshop().id(), ref)
+                      .orElseThrow(
+                          () ->
+                              new ResponseStatusException(
+                                  HttpStatus.NOT_FOUND, "There is no job " + ref));
+              return JobDocument.write(told(job));
+            }));
+  }
+
+  private ObjectNode told(Job job) {
+    SheetTables.Names names = new SheetTables.Names();
+    ObjectNode file = JsonNodeFactory.instance.objectNode();
+    Job.Origin origin = job.origin();
+    file.putObject("begun").put("workshop", origin.workshop()).put("ref", origin.ref());
+    file.put("title", job.title());
+    file.put("customer", job.customer());
+    file.put("wish", job.wish().name());
+    file.put("alone", job.alone());
+    file.put("createdAt", job.createdAt().toString());
+    file.put("updatedAt", job.updatedAt().toString());
+    job.signedAt().ifPresent(at -> file.put("signedAt", at.toString()));
+    ArrayNode people = file.putArray("people");
+    for (Subject subject : Subject.values()) {
+      RigPart part = job.part(subject);
+      ObjectNode told = file.putObject(member(subject));
+      told.put("label", part.label());
+      part.model().ifPresent(model -> told.set("model", library.told(model)));
+      ofPart.forEach(sheets -> lists(sheets, owner(sheets, part), names, told));
+    }
+    ofJob.forEach(sheets -> lists(sheets, job.id(), names, file.putObject(sheets.place())));
+    Map<Long, String> called = elsewhere.names(names.people());
+    long number = 0;
+    for (Long id : names.people()) {
+      people.addObject().put("number", ++number).put("name", Must.have(called, id));
+    }
+    return file;
+  }
+
+  private void lists(Sheets sheets, long parent, SheetTables.Names names, ObjectNode into) {
+    for (Sheet sheet : sheets.sheets()) {
+      ArrayNode rows = tables.read(sheet, parent, names);
+      if (!rows.isEmpty()) {
+        into.set(sheet.name(), rows);
+      }
+    }
+  }
+
+  private static String member(Subject subject) {
+    return switch (subject) {
+      case TOW -> "tow";
+      case TRAILER -> "trailer";
+      case CONTROLLER -> "controller";
+    };
+  }
+
+  /**
+   * Begins a job with everything that a file tells; the same file again gives the same job.
+   *
+   * @throws Unreadable if any of it cannot be taken; then nothing is
+   */
+  public Brought bring(byte[] file, Person person) throws Unreadable {
+    ObjectNode told = JobDocument.read(file);
+    String hash = JobDocument.hash(file);
+    try {
+      return known(person, hash)
+          .orElseGet(
+              () -> Objects.requireNonNull(transaction.execute(any -> taken(told, hash, person))));
+    } catch (Sheet.CannotStand cannot) {
+      throw new Unreadable("Nothing was taken. " + cannot.getMessage());
+    } catch (DataIntegrityViolationException | UncategorizedSQLException refused) {
+      Optional<Brought> meanwhile = known(person, hash);
+      if (meanwhile.isPresent()) {
+        return meanwhile.get();
+      }
+      throw new Unreadable(
+          "Nothing was taken: the database has no place for a value of this file. "
+              + refused.getMostSpecificCause().getMessage());
+    }
+  }
+
+  private Optional<Brought> known(Person person, String hash) {
+    return jobs.findByWorkshopIdAndBroughtSha256(person.workshop().id(), hash)
+        .map(job -> new Brought(job.ref(), false));
+  }
+
+  private Brought taken(ObjectNode told, String hash, Person person) {
+    SheetTables.Names names = new SheetTables.Names();
+    for (JsonNode one : told.path("people")) {
+      names.person(
+          one.path("number").longValue(),
+          elsewhere.person(person.workshop(), one.path("name").textValue()));
+    }
+    Job job = begun(told, hash, person);
+    for (Subject subject : Subject.values()) {
+      JsonNode part = told.get(member(subject));
+      ofPart.forEach(sheets -> rows(sheets, part, owner(sheets, job.part(subject)), names));
+    }
+    ofJob.forEach(sheets -> rows(sheets, told.get(sheets.place()), job.id(), names));
+    List<LeftOut> leftOut = files.brought(job.ref(), person);
+    if (!leftOut.isEmpty()) {
+      throw new Sheet.CannotStand(leftOut.get(0).row() + ": " + leftOut.get(0).why());
+    }
+    return new Brought(job.ref(), true);
+  }
+
+  private void rows(Sheets sheets, @Nullable JsonNode lists, long parent, SheetTables.Names names) {
+    if (lists != null) {
+      sheets.sheets().forEach(one -> tables.write(one, lists.get(one.name()), parent, names));
+    }
+  }
+
+  private Job begun(ObjectNode told, String hash, Person person) {
+    String wished = told.path("wish").textValue();
+    if (!Words.known(() -> Wish.valueOf(wished))) {
+      throw new Sheet.CannotStand("wish: “" + wished + "” is no word of this version.");
+    }
+    Job job =
+        new Job(
+            person.workshop(),
+            told.path("title").textValue(),
+            told.path("customer").textValue(),
+            Wish.valueOf(wished),
+            "file " + hash.substring(0, 32),
+            moment(told, "createdAt"));
+    Job.Origin origin =
+        new Job.Origin(told.at("/begun/workshop").textValue(), told.at("/begun/ref").textValue());
+    job.brought(origin, clock.instant().truncatedTo(ChronoUnit.MILLIS), hash);
+    job.work(told.path("alone").booleanValue());
+    job.changed(moment(told, "updatedAt"));
+    if (told.has("signedAt")) {
+      job.sign(moment(told, "signedAt"));
+    }
+    job.join(
+        part(Subject.TOW, told, person),
+        part(Subject.TRAILER, told, person),
+        part(Subject.CONTROLLER, told, person));
+    jobs.saveAndFlush(job);
+    job.number();
+    return jobs.saveAndFlush(job);
+  }
+
+  private RigPart part(Subject subject, ObjectNode told, Person person) {
+    JsonNode said = told.get(member(subject));
+    RigPart part = new RigPart(person.workshop(), subject, said.path("label").textValue());
+    if (said.has("model")) {
+      try {
+        part.is(library.like(said.get("model"), person));
+      } catch (IllegalArgumentException cannot) {
+        throw new Sheet.CannotStand(member(subject) + ": its model cannot be read.");
+      }
+    }
+    return parts.saveAndFlush(part);
+  }
+
+  private static Instant moment(ObjectNode told, String member) {
+    try {
+      return Instant.parse(told.path(member).textValue());
+    } catch (java.time.DateTimeException e) {
+      throw new Sheet.CannotStand(member + " cannot be read: " + told.path(member));
+    }
+  }
+}
