@@ -111,7 +111,6 @@ public final class Walker {
             "care/TREAD",
             "care.csv",
             "life",
-            "job.json",
             "readings.csv",
             "stops.csv",
             "steps.csv",

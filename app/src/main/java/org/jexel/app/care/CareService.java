@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jexel.app.job.Afterwards;
+import org.jexel.app.job.Cared;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
@@ -25,10 +26,11 @@ import org.jexel.core.care.CarePart;
 import org.jexel.core.care.CarePlan;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Takes what a trailer was cared for, and says what is due again. */
 @Service
-public class CareService implements Afterwards {
+public class CareService implements Afterwards, Cared {
   private final CareActRepository acts;
   private final CareIntervals intervals;
   private final RigPartRepository parts;
@@ -76,6 +78,12 @@ public class CareService implements Afterwards {
     return new Kept(
         new CareBook(known.stream().map(act -> act.done(zone)).toList()),
         stand.size() - known.size());
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public CarePlan plan(JobFile file) {
+    return plan(file, kept(file).book());
   }
 
   CarePlan plan(JobFile file, CareBook book) {

@@ -135,10 +135,10 @@ class DemoJobs {
             .forEach(
                 (card, fields) ->
                     files.change(ref, person.get(), file -> cab.take(file, card, fields)));
+        care(ref, number, person.get());
         if (rig.settle()) {
           files.change(ref, person.get(), file -> signed(file, key + "-signed"));
         }
-        care(ref, number, person.get());
       }
       number++;
     }

@@ -12,4 +12,8 @@ public interface RigFigureRepository extends JpaRepository<RigFigure, Long> {
       "select f from RigFigure f join fetch f.person where f.id in (select max(g.id) from RigFigure"
           + " g where g.part.id in :parts group by g.part.id, g.fieldCode) order by f.id")
   List<RigFigure> ofParts(Collection<Long> parts);
+
+  /** Every row, oldest first. */
+  @Query("select f from RigFigure f where f.part.id in :parts order by f.id")
+  List<RigFigure> everyOf(Collection<Long> parts);
 }

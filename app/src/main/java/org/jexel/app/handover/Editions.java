@@ -13,7 +13,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jexel.app.drawing.Shapes;
+import org.jexel.app.entry.FirstEntries;
 import org.jexel.app.exchange.Pdf;
+import org.jexel.app.job.Cared;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
@@ -42,6 +44,8 @@ public class Editions {
   private final ReportSignatureRepository signatures;
   private final ReportPaperRepository papers;
   private final BeforeTowService beforeTow;
+  private final FirstEntries first;
+  private final Cared cared;
   private final Towline towline;
   private final Drafts drafts;
   private final Pdf pdf;
@@ -53,6 +57,8 @@ public class Editions {
       ReportSignatureRepository signatures,
       ReportPaperRepository papers,
       BeforeTowService beforeTow,
+      FirstEntries first,
+      Cared cared,
       Towline towline,
       Drafts drafts,
       Pdf pdf,
@@ -62,6 +68,8 @@ public class Editions {
     this.signatures = signatures;
     this.papers = papers;
     this.beforeTow = beforeTow;
+    this.first = first;
+    this.cared = cared;
     this.towline = towline;
     this.drafts = drafts;
     this.pdf = pdf;
@@ -78,9 +86,14 @@ public class Editions {
     begun(job).ifPresent(head::add);
     Report report =
         ReportWriter.of(
-            head, file.work(), beforeTow.newest(file), file.units(), job.workshop().zone());
+            head,
+            file.work(),
+            new ReportWriter.Beside(beforeTow.newest(file), first.asFound(file), cared.plan(file)),
+            file.units(),
+            job.workshop().zone());
     String drawing = towline.draw(file, Station.HANDOVER, Looked.at(""));
-    return new Frozen(file.units().name(), report, drawing);
+    String wiring = towline.draw(file, Station.HARNESS, Looked.at(""));
+    return new Frozen(file.units().name(), report, drawing, wiring);
   }
 
   /** Where a job was begun that came in a file; its entries from before that prove nothing here. */
@@ -271,6 +284,7 @@ public class Editions {
     model.put("ref", file.job().ref());
     model.put("report", frozen.report());
     model.put("towline", frozen.drawing());
+    model.put("wiring", frozen.wiring());
     model.put("shapes", shapes);
     return model;
   }

@@ -9,6 +9,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Optional;
 import org.jexel.core.report.Report;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a signature is put to: a report and the drawing of its rig, as one text that is the same
@@ -16,12 +17,13 @@ import org.jexel.core.report.Report;
  *
  * @param units in which its figures are written
  * @param drawing SVG
+ * @param wiring as built, SVG; none in editions from before it was drawn
  */
-record Frozen(String units, Report report, String drawing) {
+record Frozen(String units, Report report, String drawing, @Nullable String wiring) {
   private static final ObjectMapper JSON = JsonMapper.builder().build();
 
   Frozen leavingBecause(String reason) {
-    return new Frozen(units, report.leavingBecause(reason), drawing);
+    return new Frozen(units, report.leavingBecause(reason), drawing, wiring);
   }
 
   /** The same, with the reason of an edition: nobody gave another since. */

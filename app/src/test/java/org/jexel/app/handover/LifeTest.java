@@ -109,6 +109,9 @@ class LifeTest {
             "EMPTY_MASS.0.was", Walker.hidden(card, "EMPTY_MASS.0.was"),
             "EMPTY_MASS.0.seen", Walker.hidden(card, "EMPTY_MASS.0.seen")));
     assertThat(work(first).record().rig().sheet().si(RigField.EMPTY_MASS)).isEqualTo(640);
+    assertThat(Walker.oneLine(electrician.page("/jobs/" + second + "/handover")))
+        .contains("As found, and as left")
+        .containsPattern("Trailer: empty mass</td> <td>640 kg</td> <td>700 kg</td>");
     String page = electrician.page("/jobs/" + first + "/life");
     assertThat(page)
         .contains("2 jobs, newest first")
@@ -145,6 +148,8 @@ class LifeTest {
     assertThat(due(second)).isNotNull();
     electrician.post("/jobs/" + first + "/care/TREAD", tread("6"));
     assertThat(electrician.page("/jobs/" + second + "/care/TREAD")).contains("6.0 mm");
+    assertThat(electrician.page("/jobs/" + second + "/handover"))
+        .contains("Tyres, tread", "Never recorded: ");
     assertThat(due(first)).isNull();
     String third = begun(first, "REPAIR", "Another van");
     assertThat(

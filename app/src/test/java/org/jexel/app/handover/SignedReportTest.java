@@ -249,4 +249,18 @@ class SignedReportTest {
     }
     return names;
   }
+
+  @Test
+  void theWiringIsFrozenWithItAndEditionsFromBeforeItWasDrawnStillOpen() {
+    String content =
+        sql.queryForObject(
+            "select e.content from report_edition e join job j on j.id = e.job_id"
+                + " where j.ref = 'J1006' and e.number = 1",
+            String.class);
+    Frozen now = Frozen.of(content).orElseThrow();
+    assertThat(now.wiring()).startsWith("<svg").contains("GN tail");
+    String old = content.substring(0, content.indexOf(",\"wiring\":")) + "}";
+    assertThat(Frozen.of(old)).map(Frozen::report).contains(now.report());
+    assertThat(Frozen.of(old)).map(Frozen::wiring).isEmpty();
+  }
 }

@@ -61,7 +61,7 @@ class JobDocumentTest {
 
   /** What shows the shelf, or the meter that stands here. */
   private static final List<String> OF_THE_WORKSHOP =
-      List.of(".pdf", "?card=lists", "?card=meter", "cut-list.csv", "harness/sheet", "job.json");
+      List.of(".pdf", "?card=lists", "?card=meter", "cut-list.csv", "harness/sheet");
 
   @Autowired private MockMvc mvc;
   @Autowired private JdbcTemplate sql;

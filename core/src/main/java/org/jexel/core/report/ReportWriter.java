@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jexel.core.care.CarePlan;
 import org.jexel.core.care.LookedOver;
 import org.jexel.core.job.InShort;
 import org.jexel.core.job.Work;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.Rig;
 
 /** Tells a job from its beginning to how it is left, for the owner first and the next workshop. */
 public final class ReportWriter {
@@ -21,19 +23,27 @@ public final class ReportWriter {
   private ReportWriter() {}
 
   /**
-   * @param head which job, whose, of what
+   * What is kept beside the record of a job.
+   *
    * @param beforeTow the newest list that was walked before a journey
+   * @param asFound the rig as it was first entered, or as the job before left it
+   * @param care what is cared for over the years
+   */
+  public record Beside(Optional<LookedOver> beforeTow, Rig asFound, CarePlan care) {}
+
+  /**
+   * @param head which job, whose, of what
    * @param units in which its figures are written
    * @param zone of the workshop
    */
   public static Report of(
-      List<String> head, Work work, Optional<LookedOver> beforeTow, UnitSystem units, ZoneId zone) {
+      List<String> head, Work work, Beside beside, UnitSystem units, ZoneId zone) {
     Function<Instant, String> when = at -> WHEN.format(at.atZone(zone));
     RigTold rig = new RigTold(work, units);
     WorkTold wiring = new WorkTold(work, units, tick -> when.apply(tick.at()));
     ReadingsTold readings = new ReadingsTold(work, units, when);
     RoadTold road = new RoadTold(work, units, when);
-    InShort brief = work.inShort(beforeTow);
+    InShort brief = work.inShort(beside.beforeTow());
     List<Section> sections = new ArrayList<>();
     sections.add(Section.ofLines("In short", List.of(String.join(" ", brief.words()))));
     sections.add(Section.ofLines("Open", brief.open()));
@@ -46,6 +56,8 @@ public final class ReportWriter {
     sections.add(road.volts());
     sections.add(rig.ratings());
     sections.add(rig.findings());
+    sections.add(rig.asFound(beside.asFound()));
+    sections.add(CareTold.of(beside.care(), units));
     sections.add(wiring.steps());
     sections.add(wiring.materials());
     sections.add(wiring.circuits());

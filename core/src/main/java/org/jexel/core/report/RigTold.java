@@ -1,6 +1,9 @@
 package org.jexel.core.report;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jexel.core.job.RigWork;
@@ -12,6 +15,7 @@ import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.FieldWords;
 import org.jexel.core.rig.Gap;
+import org.jexel.core.rig.GapList;
 import org.jexel.core.rig.RatingCheck;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -36,6 +40,27 @@ final class RigTold {
         FieldWords.of(rig.sheet(), key, units)
             .ifPresent(
                 field -> table.row(title(key, field), field.text(), field.provenance().label()));
+      }
+    }
+    return table.section();
+  }
+
+  /** What is otherwise than it was found, and what was missing then and is not now. */
+  Section asFound(Rig found) {
+    Section.Table table =
+        new Section.Table("As found, and as left").words("Figure", "As found", "As left");
+    Set<String> open = work.gaps().stream().map(Gap::title).collect(Collectors.toSet());
+    GapList.of(found).stream()
+        .filter(gap -> !open.contains(gap.title()))
+        .forEach(
+            gap ->
+                table.say(
+                    "A finding when it came, and none now: " + Phrase.within(gap.title()) + "."));
+    for (FieldKey key : keys().filter(key -> found.sheet().entered(key)).toList()) {
+      Optional<FieldWords> before = FieldWords.of(found.sheet(), key, units);
+      Optional<FieldWords> now = FieldWords.of(rig.sheet(), key, units);
+      if (before.isPresent() && now.isPresent() && !before.get().text().equals(now.get().text())) {
+        table.row(title(key, now.get()), before.get().text(), now.get().text());
       }
     }
     return table.section();

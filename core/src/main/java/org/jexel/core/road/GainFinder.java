@@ -176,13 +176,12 @@ public final class GainFinder {
   }
 
   /**
-   * The lowest mark that locked once where a higher one held, by more than a mark's blur; or −1.
+   * The lowest mark that locked, if it did so once and a higher one held, by more than a mark's
+   * blur; or −1. Where a lower one locked oftener, nobody drives a higher one again to find out.
    */
   private int doubted() {
-    return IntStream.range(0, curve.marksCount())
-        .filter(place -> lockedAt(place) == 1 && freeAt(place) == 0 && heldAbove(place))
-        .findFirst()
-        .orElse(-1);
+    int place = openLock();
+    return lockedAt(place) == 1 && freeAt(place) == 0 && heldAbove(place) ? place : -1;
   }
 
   private boolean heldAbove(int place) {

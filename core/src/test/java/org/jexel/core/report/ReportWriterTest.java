@@ -16,6 +16,9 @@ import java.util.stream.Stream;
 import org.jexel.core.Rigs;
 import org.jexel.core.braking.Surface;
 import org.jexel.core.breakaway.BreakawayRule;
+import org.jexel.core.care.CareBook;
+import org.jexel.core.care.CareDone;
+import org.jexel.core.care.CarePart;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.connector.PinFunction;
@@ -63,6 +66,8 @@ class ReportWriterTest {
   private final List<VoltsByGain.Reading> volts = new ArrayList<>();
   private final Map<Crosswalk.Seen, WireColour> colours = new HashMap<>();
   private final Map<RigField, Object> entered = new EnumMap<>(RigField.class);
+  private final List<CareDone> cared = new ArrayList<>();
+  private RigSheet found;
   private Wish wish = Wish.ANNUAL;
 
   @BeforeEach
@@ -97,8 +102,16 @@ class ReportWriterTest {
   }
 
   private Report report(UnitSystem units) {
+    Work work = work(units);
     return ReportWriter.of(
-        List.of("J1"), work(units), Optional.empty(), units, ZoneId.of("Europe/Vienna"));
+        List.of("J1"),
+        work,
+        new ReportWriter.Beside(
+            Optional.empty(),
+            found == null ? work.record().rig() : Rigs.rig(found),
+            work.care().plan(new CareBook(cared), CarePart::usual)),
+        units,
+        ZoneId.of("Europe/Vienna"));
   }
 
   private Section section(String title) {
@@ -436,5 +449,44 @@ class ReportWriterTest {
     assertThat(Difference.between(before, report(UnitSystem.METRIC)))
         .extracting(Difference::section)
         .contains("In short", "Readings, as left");
+  }
+
+  @Test
+  void whatTheRigLackedWhenItCameAndWhatIsOtherwiseNowStandSideBySide() {
+    assertThat(section("As found, and as left").rows()).isEmpty();
+    found = sheet();
+    entered.put(RigField.TRAILER_CONNECTOR, "blade-7");
+    entered.put(RigField.EMPTY_MASS, 840);
+    entered.put(RigField.KERB_MASS, 2100);
+    Section told = section("As found, and as left");
+    assertThat(told.lines()).contains("A finding when it came, and none now: plug on the trailer.");
+    assertThat(told.rows().stream().map(Section.Row::cells))
+        .containsExactly(
+            List.of("Trailer: empty mass", "815 kg", "840 kg"),
+            List.of("Trailer: plug on the cord now", "4-way flat", "7-way blade"));
+    assertThat(section("Findings").lines().toString()).doesNotContain("Plug on the trailer");
+  }
+
+  @Test
+  void careIsToldWithWhatWasFoundAndWhatNobodyRecorded() {
+    assertThat(section("Care").lines())
+        .containsExactly("Nobody has recorded any care of this trailer.");
+    cared.add(
+        new CareDone(
+            1,
+            CarePart.TREAD,
+            MORNING,
+            LocalDate.of(2026, 1, 15),
+            "Ana",
+            Map.of(1, 0.006, 2, 0.0025),
+            OptionalDouble.empty(),
+            ""));
+    Section told = section("Care");
+    assertThat(told.rows()).hasSize(1);
+    assertThat(told.rows().get(0).cells())
+        .startsWith("Tyres, tread", "15 Jan 2026")
+        .anyMatch(cell -> cell.contains("2.5 mm (watch)"));
+    assertThat(told.rows().get(0).stands()).isNotEqualTo(StationState.HOLDS);
+    assertThat(told.lines().get(0)).startsWith("Never recorded: ").contains("wheel nuts");
   }
 }

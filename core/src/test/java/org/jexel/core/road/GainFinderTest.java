@@ -124,6 +124,20 @@ class GainFinderTest {
   }
 
   @Test
+  void whatLockedOnceIsNotDrivenAgainAboveWhatLockedTwice() {
+    GainAdvice advice =
+        advise(
+            LIGHT,
+            stop(1, Outcome.LOCKED),
+            stop(1, Outcome.LOCKED),
+            stop(1.5, Outcome.LOCKED),
+            stop(2.5, Outcome.FIRM));
+    assertThat(advice.act() == GainAdvice.Act.LOOK_FOR_FAULT || advice.gain() <= 1)
+        .as(advice.reason())
+        .isTrue();
+  }
+
+  @Test
   void stopsThatContradictAskForTheLowerOneAgain() {
     GainAdvice advice = advise(LIGHT, stop(5, Outcome.FIRM), stop(2, Outcome.LOCKED));
     assertThat(advice.act()).isEqualTo(GainAdvice.Act.REPEAT);
