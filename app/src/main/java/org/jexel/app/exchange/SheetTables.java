@@ -39,70 +39,15 @@ public class SheetTables {
     this.columns = columns;
   }
 
-  /**
-   * What stands for what between a database and a file: rows that are named, and people. Of one
-   * copy, and one thread.
-   */
-  public static final class Names {
-    private final Map<String, Map<Long, Long>> rows = new HashMap<>();
-    private final Map<Long, Long> people = new LinkedHashMap<>();
-
-    /** People of the database, in the order in which the file first names them. */
-    public List<Long> people() {
-      return List.copyOf(people.keySet());
-    }
-
-    /** Says which person of the database stands for one of the file. */
-    public void person(long inFile, long id) {
-      people.put(inFile, id);
-    }
-
-    private long told(long person) {
-      return people.computeIfAbsent(person, any -> people.size() + 1L);
-    }
-
-    private Map<Long, Long> of(String table) {
-      return rows.computeIfAbsent(table, any -> new LinkedHashMap<>());
-    }
-
-    /** Rows are numbered from 1, in their order. */
-    private void number(String table, long number, long id) {
-      Map<Long, Long> known = of(table);
-      if (number != known.size() + 1) {
-        throw new Sheet.CannotStand(
-            "number %d stands at place %d.".formatted(number, known.size() + 1));
-      }
-      known.put(number, id);
-    }
-
-    private JsonNode number(String table, JsonNode id) {
-      Long number = of(table).get(id.longValue());
-      if (number == null) {
-        throw new IllegalStateException(
-            "A row names %s %s, which is not told.".formatted(table, id));
-      }
-      return JsonNodeFactory.instance.numberNode(number);
-    }
-
-    private static long known(String what, Map<Long, Long> some, JsonNode named) {
-      Long id = some.get(named.longValue());
-      if (id == null) {
-        throw new Sheet.CannotStand(
-            "%s names %s, which does not stand before it.".formatted(what, named));
-      }
-      return id;
-    }
-  }
-
   /** The rows of a table that belong to a job or a part, with what belongs to them. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public ArrayNode read(Sheet sheet, long parent, Names names) {
+  public ArrayNode read(Sheet sheet, long parent, SheetNames names) {
     ArrayNode all = JsonNodeFactory.instance.arrayNode();
     rows(sheet, List.of(parent), names).values().forEach(all::addAll);
     return all;
   }
 
-  private Map<Long, ArrayNode> rows(Sheet sheet, Collection<Long> parents, Names names) {
+  private Map<Long, ArrayNode> rows(Sheet sheet, Collection<Long> parents, SheetNames names) {
     Map<Long, ArrayNode> found = new HashMap<>();
     Map<Long, ObjectNode> byId = new LinkedHashMap<>();
     if (parents.isEmpty()) {
@@ -133,13 +78,10 @@ public class SheetTables {
     }
   }
 
-  private ObjectNode told(Sheet sheet, ResultSet row, Names names) throws SQLException {
+  private ObjectNode told(Sheet sheet, ResultSet row, SheetNames names) throws SQLException {
     ObjectNode told = JsonNodeFactory.instance.objectNode();
     if (sheet.numbered()) {
-      Map<Long, Long> numbers = names.of(sheet.table());
-      long number = numbers.size() + 1L;
-      numbers.put(row.getLong("id"), number);
-      told.put(NUMBER, number);
+      told.put(NUMBER, names.next(sheet.table(), row.getLong("id")));
     }
     for (Columns.Column column : columns.of(sheet.table())) {
       String other = sheet.refs().get(column.name());
@@ -150,7 +92,7 @@ public class SheetTables {
       if (column.name().equals(PERSON)) {
         told.put(BY, names.told(said.longValue()));
       } else if (other != null) {
-        told.set(bare(column), names.number(other, said));
+        told.set(bare(column), names.told(other, said.longValue()));
       } else {
         told.set(column.told(), said);
       }
@@ -170,7 +112,7 @@ public class SheetTables {
    * @throws Sheet.CannotStand at the first row that cannot be taken
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void write(Sheet sheet, @Nullable JsonNode rows, long parent, Names names) {
+  public void write(Sheet sheet, @Nullable JsonNode rows, long parent, SheetNames names) {
     int place = 0;
     for (JsonNode row : rows == null ? JsonNodeFactory.instance.arrayNode() : rows) {
       place++;
@@ -179,7 +121,7 @@ public class SheetTables {
         sheet.check().accept((ObjectNode) row);
         long id = insert(sheet, (ObjectNode) row, parent, names, place);
         if (sheet.numbered()) {
-          names.number(sheet.table(), row.get(NUMBER).longValue(), id);
+          names.taken(sheet.table(), row.get(NUMBER).longValue(), id);
         }
         for (Sheet inner : sheet.under()) {
           write(inner, row.get(inner.name()), id, names);
@@ -190,7 +132,7 @@ public class SheetTables {
     }
   }
 
-  private long insert(Sheet sheet, ObjectNode row, long parent, Names names, int place) {
+  private long insert(Sheet sheet, ObjectNode row, long parent, SheetNames names, int place) {
     Map<String, Object> values = new LinkedHashMap<>();
     boolean hasId = false;
     for (Columns.Column column : columns.of(sheet.table())) {
@@ -243,7 +185,7 @@ public class SheetTables {
   }
 
   private static @Nullable Object value(
-      Sheet sheet, Columns.Column column, ObjectNode row, Names names) {
+      Sheet sheet, Columns.Column column, ObjectNode row, SheetNames names) {
     if (!sheet.tells(column.name())) {
       return null;
     }
@@ -254,9 +196,9 @@ public class SheetTables {
       return null;
     }
     if (person) {
-      return names.known(BY, names.people, said);
+      return names.person(said);
     }
-    return other == null ? column.value(said) : names.known(bare(column), names.of(other), said);
+    return other == null ? column.value(said) : names.row(other, bare(column), said);
   }
 
   private long keyed(String table, Map<String, Object> values, boolean hasId) {

@@ -98,14 +98,14 @@ public class Editions {
 
   /** Where a job was begun that came in a file; its entries from before that prove nothing here. */
   static Optional<String> begun(Job job) {
-    return job.broughtAt()
+    return job.begun()
         .map(
-            at ->
+            from ->
                 "Begun as %s at %s, and taken in from a file on %s: what was recorded before that is what the file tells."
                     .formatted(
-                        job.origin().ref(),
-                        job.origin().workshop(),
-                        WHEN.format(at.atZone(job.workshop().zone()))));
+                        from.ref(),
+                        from.workshop(),
+                        WHEN.format(from.at().atZone(job.workshop().zone()))));
   }
 
   /** By what the report of now is known again when somebody signs it. */

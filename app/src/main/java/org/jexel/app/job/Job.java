@@ -3,6 +3,7 @@ package org.jexel.app.job;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
@@ -77,12 +78,7 @@ public class Job {
   @ManyToOne(fetch = FetchType.LAZY)
   private @Nullable Job after;
 
-  private @Nullable String begunIn;
-  private @Nullable String begunRef;
-  private @Nullable Instant broughtAt;
-
-  @Column(name = "brought_sha256")
-  private @Nullable String broughtSha256;
+  @Embedded private @Nullable Begun begun;
 
   @Version private int version;
 
@@ -158,27 +154,14 @@ public class Job {
     return signedAt != null;
   }
 
-  /** Where a job was begun, and how it was called there. */
-  public record Origin(String workshop, String ref) {}
-
   /** Says that it came in a file. */
-  void brought(Origin from, Instant at, String hash) {
-    this.begunIn = from.workshop();
-    this.begunRef = from.ref();
-    this.broughtAt = at;
-    this.broughtSha256 = hash;
+  void brought(Begun from) {
+    this.begun = from;
   }
 
-  /** Where it was begun; here, unless it came in a file. */
-  public Origin origin() {
-    return begunIn == null || begunRef == null
-        ? new Origin(workshop.name(), ref)
-        : new Origin(begunIn, begunRef);
-  }
-
-  /** When it came in a file; what was recorded before that is what the file tells. */
-  public Optional<Instant> broughtAt() {
-    return Optional.ofNullable(broughtAt);
+  /** Where it was begun, if it came in a file. */
+  public Optional<Begun> begun() {
+    return Optional.ofNullable(begun);
   }
 
   /** By which build and on which day its stations were judged. */

@@ -7,27 +7,21 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.jexel.app.exchange.JobDocument;
 import org.jexel.app.exchange.Sheet;
-import org.jexel.app.exchange.SheetTables;
-import org.jexel.app.exchange.Sheets;
+import org.jexel.app.exchange.SheetNames;
 import org.jexel.app.exchange.Unreadable;
 import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.security.Elsewhere;
 import org.jexel.app.security.Person;
 import org.jexel.app.workshop.Words;
-import org.jexel.core.job.Station;
 import org.jexel.core.quantity.Must;
 import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.Wish;
-import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.UncategorizedSQLException;
@@ -47,60 +41,29 @@ public class JobDocuments {
   private final JobRepository jobs;
   private final RigPartRepository parts;
   private final JobFiles files;
-  private final SheetTables tables;
   private final Elsewhere elsewhere;
   private final ControllerLibrary library;
   private final Clock clock;
   private final TransactionTemplate transaction;
-  private final List<Sheets> ofPart;
-  private final List<Sheets> ofJob;
+  private final JobSheets sheets;
 
   JobDocuments(
       JobRepository jobs,
       RigPartRepository parts,
       JobFiles files,
-      SheetTables tables,
       Elsewhere elsewhere,
       ControllerLibrary library,
       Clock clock,
       PlatformTransactionManager transactions,
-      List<Sheets> sheets) {
+      JobSheets sheets) {
     this.jobs = jobs;
     this.parts = parts;
     this.files = files;
-    this.tables = tables;
     this.elsewhere = elsewhere;
     this.library = library;
     this.clock = clock;
     this.transaction = new TransactionTemplate(transactions);
-    this.ofPart =
-        sheets.stream()
-            .filter(JobDocuments::ofPart)
-            .sorted(Comparator.comparing(one -> one.sheets().get(0).name()))
-            .toList();
-    this.ofJob =
-        sheets.stream()
-            .filter(one -> !ofPart(one))
-            .sorted(Comparator.comparing(JobDocuments::inWorkingOrder))
-            .toList();
-  }
-
-  private static boolean ofPart(Sheets sheets) {
-    return List.of(Sheets.OF_PART, Sheets.OF_LIFE).contains(sheets.place());
-  }
-
-  /** To which row a part's own lists belong. */
-  private static long owner(Sheets sheets, RigPart part) {
-    return sheets.place().equals(Sheets.OF_LIFE) ? part.life() : part.id();
-  }
-
-  /** What stations record may name what instruments sent, so that stands first. */
-  private static int inWorkingOrder(Sheets sheets) {
-    return Arrays.stream(Station.values())
-        .filter(station -> station.path().equals(sheets.place()))
-        .findFirst()
-        .map(Station::number)
-        .orElse(0);
+    this.sheets = sheets;
   }
 
   /**
@@ -109,13 +72,6 @@ public class JobDocuments {
    * @param anew whether it came now, and not with the same file before
    */
   public record Brought(String ref, boolean anew) {}
-
-  /** Every table of which rows go into a file. */
-  List<Sheet> sheets() {
-    return Stream.concat(ofPart.stream(), ofJob.stream())
-        .flatMap(one -> one.sheets().stream())
-        .toList();
-  }
 
   /** The file of a job, or 404. */
   public byte[] write(String ref, Person person) {
@@ -133,10 +89,11 @@ public class JobDocuments {
   }
 
   private ObjectNode told(Job job) {
-    SheetTables.Names names = new SheetTables.Names();
+    SheetNames names = new SheetNames();
     ObjectNode file = JsonNodeFactory.instance.objectNode();
-    Job.Origin origin = job.origin();
-    file.putObject("begun").put("workshop", origin.workshop()).put("ref", origin.ref());
+    file.putObject("begun")
+        .put("workshop", job.begun().map(Begun::workshop).orElse(job.workshop().name()))
+        .put("ref", job.begun().map(Begun::ref).orElse(job.ref()));
     file.put("title", job.title());
     file.put("customer", job.customer());
     file.put("wish", job.wish().name());
@@ -150,24 +107,15 @@ public class JobDocuments {
       ObjectNode told = file.putObject(member(subject));
       told.put("label", part.label());
       part.model().ifPresent(model -> told.set("model", library.told(model)));
-      ofPart.forEach(sheets -> lists(sheets, owner(sheets, part), names, told));
+      sheets.tell(part, names, told);
     }
-    ofJob.forEach(sheets -> lists(sheets, job.id(), names, file.putObject(sheets.place())));
+    sheets.tell(job, names, file);
     Map<Long, String> called = elsewhere.names(names.people());
     long number = 0;
     for (Long id : names.people()) {
       people.addObject().put("number", ++number).put("name", Must.have(called, id));
     }
     return file;
-  }
-
-  private void lists(Sheets sheets, long parent, SheetTables.Names names, ObjectNode into) {
-    for (Sheet sheet : sheets.sheets()) {
-      ArrayNode rows = tables.read(sheet, parent, names);
-      if (!rows.isEmpty()) {
-        into.set(sheet.name(), rows);
-      }
-    }
   }
 
   private static String member(Subject subject) {
@@ -204,12 +152,12 @@ public class JobDocuments {
   }
 
   private Optional<Brought> known(Person person, String hash) {
-    return jobs.findByWorkshopIdAndBroughtSha256(person.workshop().id(), hash)
+    return jobs.findByWorkshopIdAndBegunSha256(person.workshop().id(), hash)
         .map(job -> new Brought(job.ref(), false));
   }
 
   private Brought taken(ObjectNode told, String hash, Person person) {
-    SheetTables.Names names = new SheetTables.Names();
+    SheetNames names = new SheetNames();
     for (JsonNode one : told.path("people")) {
       names.person(
           one.path("number").longValue(),
@@ -217,21 +165,14 @@ public class JobDocuments {
     }
     Job job = begun(told, hash, person);
     for (Subject subject : Subject.values()) {
-      JsonNode part = told.get(member(subject));
-      ofPart.forEach(sheets -> rows(sheets, part, owner(sheets, job.part(subject)), names));
+      sheets.take(job.part(subject), told.path(member(subject)), names);
     }
-    ofJob.forEach(sheets -> rows(sheets, told.get(sheets.place()), job.id(), names));
+    sheets.take(job, told, names);
     List<LeftOut> leftOut = files.brought(job.ref(), person);
     if (!leftOut.isEmpty()) {
       throw new Sheet.CannotStand(leftOut.get(0).row() + ": " + leftOut.get(0).why());
     }
     return new Brought(job.ref(), true);
-  }
-
-  private void rows(Sheets sheets, @Nullable JsonNode lists, long parent, SheetTables.Names names) {
-    if (lists != null) {
-      sheets.sheets().forEach(one -> tables.write(one, lists.get(one.name()), parent, names));
-    }
   }
 
   private Job begun(ObjectNode told, String hash, Person person) {
@@ -247,9 +188,12 @@ public class JobDocuments {
             Wish.valueOf(wished),
             "file " + hash.substring(0, 32),
             moment(told, "createdAt"));
-    Job.Origin origin =
-        new Job.Origin(told.at("/begun/workshop").textValue(), told.at("/begun/ref").textValue());
-    job.brought(origin, clock.instant().truncatedTo(ChronoUnit.MILLIS), hash);
+    job.brought(
+        new Begun(
+            told.at("/begun/workshop").textValue(),
+            told.at("/begun/ref").textValue(),
+            clock.instant().truncatedTo(ChronoUnit.MILLIS),
+            hash));
     job.work(told.path("alone").booleanValue());
     job.changed(moment(told, "updatedAt"));
     if (told.has("signedAt")) {

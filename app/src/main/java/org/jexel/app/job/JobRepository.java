@@ -38,7 +38,7 @@ public interface JobRepository extends JpaRepository<Job, Long>, JpaSpecificatio
           + " j.workshop.id = :workshop and j.stoodBy <> :judge and j.id > :behind order by j.id")
   List<Judged> judgedOtherwise(long workshop, String judge, long behind, Limit most);
 
-  Optional<Job> findByWorkshopIdAndBroughtSha256(Long workshop, String hash);
+  Optional<Job> findByWorkshopIdAndBegunSha256(Long workshop, String hash);
 
   Optional<Job> findByWorkshopIdAndRequestKey(Long workshop, String requestKey);
 }

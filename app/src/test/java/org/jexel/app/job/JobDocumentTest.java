@@ -22,6 +22,9 @@ import java.util.stream.Collectors;
 import org.jexel.app.AppTest;
 import org.jexel.app.JexelApplication;
 import org.jexel.app.Walker;
+import org.jexel.app.exchange.KeptFile;
+import org.jexel.app.exchange.KeptFiles;
+import org.jexel.app.exchange.Sheet;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.app.security.Role;
@@ -37,7 +40,10 @@ import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** A whole job goes to another workshop in one file, and nothing of it is lost on the way. */
 @AppTest
@@ -68,7 +74,9 @@ class JobDocumentTest {
   @Autowired private ObjectMapper json;
   @Autowired private WorkshopRepository workshops;
   @Autowired private PersonRepository people;
-  @Autowired private JobDocuments documents;
+  @Autowired private JobSheets sheets;
+  @Autowired private KeptFiles kept;
+  @Autowired private PlatformTransactionManager transactions;
   private Walker valley;
   private Walker hill;
 
@@ -272,7 +280,7 @@ class JobDocumentTest {
    */
   @Test
   void noTableOfAJobIsForgotten() {
-    Set<String> reached = sheets();
+    Set<String> reached = sheets.all().stream().map(Sheet::table).collect(Collectors.toSet());
     Set<String> belong = new java.util.HashSet<>(List.of("job", "rig_part"));
     for (int before = 0; before < belong.size(); ) {
       before = belong.size();
@@ -290,14 +298,6 @@ class JobDocumentTest {
     Set<String> known = new java.util.HashSet<>(reached);
     known.addAll(STAYS);
     assertThat(known).containsExactlyInAnyOrderElementsOf(belong);
-  }
-
-  private Set<String> sheets() {
-    List<org.jexel.app.exchange.Sheet> all = new ArrayList<>(documents.sheets());
-    for (int i = 0; i < all.size(); i++) {
-      all.addAll(all.get(i).under());
-    }
-    return all.stream().map(org.jexel.app.exchange.Sheet::table).collect(Collectors.toSet());
   }
 
   /**
@@ -458,5 +458,48 @@ class JobDocumentTest {
     assertThat(job.at("/begun/ref").asText()).isEqualTo("J1006");
     assertThat(job.get("alone").booleanValue()).isTrue();
     assertThat(job.has("signedAt")).as("nobody signed it so").isFalse();
+  }
+
+  /**
+   * A meter's file of some megabytes goes along, in its parts, and what was read from it names it.
+   */
+  @Test
+  void filesOfInstrumentsGoAlongAndAreWhatTheirHashSays() throws Exception {
+    String ref = valley.newJob("Logged", "ELECTRIC", "1");
+    valley.read(ref, "supply.battery", "12.6");
+    long job = sql.queryForObject("select id from job where ref = ?", Long.class, ref);
+    byte[] log = new byte[3_000_000];
+    new Random(5).nextBytes(log);
+    new TransactionTemplate(transactions)
+        .executeWithoutResult(
+            any -> {
+              MockMultipartFile sent = new MockMultipartFile("file", "log.csv", "text/csv", log);
+              kept.keep(KeptFile.Kind.DRIVE, job, 1L, sent);
+              KeptFile recorded = kept.keep(KeptFile.Kind.METER, job, 1L, sent);
+              kept.recorded(recorded);
+              sql.update(
+                  "insert into reading (job_id, check_id, title, measure, value_si, typed,"
+                      + " expected_si, low_si, high_si, verdict, person_id, taken_at, request_key,"
+                      + " source, log_id, row_count, least_si, greatest_si) select job_id, check_id,"
+                      + " title, measure, 12.5, '12.5', expected_si, low_si, high_si, verdict,"
+                      + " person_id, now(3), 'log', 'FILE', ?, 7, 12.4, 12.7 from reading where"
+                      + " job_id = ?",
+                  recorded.id(),
+                  job);
+            });
+    byte[] file = file(valley, ref);
+    JsonNode told = json.readTree(file).get("job");
+    assertThat(told.at("/instruments/files")).as("what nobody recorded is passing").hasSize(1);
+    assertThat(told.at("/instruments/files/0/parts").size()).isGreaterThan(1);
+    assertThat(told.at("/bench/readings/1/log").longValue()).isEqualTo(1);
+    String copy = brought(file);
+    assertThat(file(hill, copy)).isEqualTo(file);
+    Long there = sql.queryForObject("select id from job where ref = ?", Long.class, copy);
+    assertThat(kept.content(kept.all(KeptFile.Kind.METER, there).get(0)).readAllBytes())
+        .isEqualTo(log);
+    ObjectNode other = (ObjectNode) json.readTree(file);
+    other.remove("sha256");
+    first(other, "/job/instruments/files/0").put("bytes", 2_999_999);
+    refused("more than it says", "not what was sent", json.writeValueAsBytes(other));
   }
 }
