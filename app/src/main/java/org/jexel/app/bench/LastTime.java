@@ -1,10 +1,10 @@
 package org.jexel.app.bench;
 
-import java.time.format.DateTimeFormatter;
-import java.util.Locale;
+import java.time.LocalDate;
 import java.util.Optional;
 import org.jexel.app.job.JobFile;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Phrase;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -13,8 +13,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** What a check read the last time that this trailer was here: to compare with, and no proof. */
 @Service
 class LastTime {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
-
   private final ReadingRepository readings;
 
   LastTime(ReadingRepository readings) {
@@ -37,7 +35,8 @@ class LastTime {
                     "%s %s on %s, %s",
                     reading.words(file.units()),
                     told(reading),
-                    DAY.format(reading.takenAt().atZone(file.job().workshop().zone())),
+                    CalendarDay.text(
+                        LocalDate.ofInstant(reading.takenAt(), file.job().workshop().zone())),
                     reading.job().ref()));
   }
 

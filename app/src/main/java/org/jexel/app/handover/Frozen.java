@@ -8,6 +8,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Optional;
+import org.jexel.app.drawing.PlainSvg;
 import org.jexel.core.report.Report;
 import org.jspecify.annotations.Nullable;
 
@@ -29,6 +30,21 @@ record Frozen(String units, Report report, String drawing, @Nullable String wiri
   /** The same, with the reason of an edition: nobody gave another since. */
   Frozen leavingAs(ReportEdition edition) {
     return edition.frozen().map(old -> leavingBecause(old.report.leaves())).orElse(this);
+  }
+
+  /** Whether its drawings are such as this program makes. */
+  boolean isDrawn() {
+    return PlainSvg.is(drawing) && (wiring == null || PlainSvg.is(wiring));
+  }
+
+  /** The drawing on the page of an edition: it shows what was, and leads nowhere. */
+  public String picture() {
+    return PlainSvg.withoutLinks(drawing);
+  }
+
+  /** The wiring likewise; null in editions from before it was drawn. */
+  public @Nullable String wiringPicture() {
+    return wiring == null ? null : PlainSvg.withoutLinks(wiring);
   }
 
   /** As it is kept: JSON, its fields in the order of the records. */

@@ -1,6 +1,9 @@
 package org.jexel.app.handover;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
+
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
 import java.util.List;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.exchange.Sheet;
@@ -45,13 +48,30 @@ class HandoverRoom implements StationRoom, Sheets {
             .with(
                 Sheet.of("signatures", "report_signature", "edition_id")
                     .by("place")
-                    .with(Sheet.of("papers", "report_paper", "signature_id").by("signature_id"))));
+                    .with(
+                        Sheet.of("papers", "report_paper", "signature_id")
+                            .by("signature_id")
+                            .checked(HandoverRoom::paper))));
   }
 
-  /** An edition of a file is what its hash says, or does not come in. */
+  /** An edition of a file is what its hash says and what this program writes, or stays outside. */
   private static void sound(ObjectNode edition) {
-    if (!Frozen.hash(edition.path("content").asText()).equals(edition.path("sha256").asText())) {
+    String content = edition.path("content").asText();
+    if (!Frozen.hash(content).equals(edition.path("sha256").asText())) {
       throw new Sheet.CannotStand("what it holds is not what was signed; its hash is another one.");
+    }
+    if (!Frozen.of(content).map(Frozen::isDrawn).orElse(true)) {
+      throw new Sheet.CannotStand("its drawing holds more than a drawing.");
+    }
+  }
+
+  private static void paper(ObjectNode row) {
+    try {
+      if (!new String(row.path("pdf").binaryValue(), ISO_8859_1).startsWith("%PDF-")) {
+        throw new Sheet.CannotStand("it is no PDF.");
+      }
+    } catch (IOException broken) {
+      throw new Sheet.CannotStand("it cannot be read.");
     }
   }
 }

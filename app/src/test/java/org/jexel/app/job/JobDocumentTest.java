@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 import org.jexel.app.AppTest;
 import org.jexel.app.JexelApplication;
 import org.jexel.app.Walker;
+import org.jexel.app.exchange.JobDocument;
 import org.jexel.app.exchange.KeptFile;
 import org.jexel.app.exchange.KeptFiles;
 import org.jexel.app.exchange.Sheet;
@@ -501,5 +502,46 @@ class JobDocumentTest {
     other.remove("sha256");
     first(other, "/job/instruments/files/0").put("bytes", 2_999_999);
     refused("more than it says", "not what was sent", json.writeValueAsBytes(other));
+  }
+
+  /** Somebody's file may hold a drawing that is a page, and the right hash of it. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "<form action='/jobs/J1001/next' method='post'><button>Go on</button></form>",
+        "<svg xmlns='http://www.w3.org/2000/svg'><script>1</script></svg>",
+        "<svg xmlns='http://www.w3.org/2000/svg' onload='1'/>",
+        "<svg xmlns='http://www.w3.org/2000/svg'><a href='https://elsewhere.example/'>1</a></svg>",
+        "<svg xmlns='http://www.w3.org/2000/svg'><path style='x'/></svg>",
+        "<svg xmlns='http://www.w3.org/2000/svg'><rect fill='url(https://a.example)'/></svg>",
+        "<svg xmlns='http://www.w3.org/2000/svg'><foreignObject/></svg>",
+        "<!DOCTYPE svg [<!ENTITY e SYSTEM 'file:///etc/passwd'>]><svg>&e;</svg>"
+      })
+  void aDrawingThatIsMoreThanOneStaysOutside(String drawing) throws Exception {
+    refused(
+        drawing,
+        "more than a drawing",
+        job -> {
+          ObjectNode edition = first(job, "/handover/editions/0");
+          try {
+            ObjectNode content = (ObjectNode) json.readTree(edition.get("content").textValue());
+            content.put("drawing", drawing);
+            String text = json.writeValueAsString(content);
+            edition.put("content", text);
+            edition.put("sha256", JobDocument.hash(text.getBytes(StandardCharsets.UTF_8)));
+          } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+          }
+        });
+  }
+
+  @Test
+  void aSheetIsAPdf() throws Exception {
+    refused(
+        "a page for a sheet",
+        "no PDF",
+        job ->
+            first(job, "/handover/editions/0/signatures/0/papers/0")
+                .put("pdf", "<html>".getBytes(StandardCharsets.UTF_8)));
   }
 }

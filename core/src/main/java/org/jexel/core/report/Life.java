@@ -1,13 +1,12 @@
 package org.jexel.core.report;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -15,6 +14,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jexel.core.check.Check;
 import org.jexel.core.job.Work;
+import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
@@ -31,7 +31,6 @@ import org.jexel.core.road.Setting;
  * told as it was taken, and judged by the job in which it was; nothing here is reckoned anew.
  */
 public final class Life {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
   private static final String NOTHING = "–";
 
   private final List<Chapter> chapters;
@@ -87,7 +86,7 @@ public final class Life {
         Measure.MASS.text(setting.trailerMass(), units),
         Measure.MASS.text(setting.vehicleMass(), units),
         setting.surface().label(),
-        DAY.format(setting.at().atZone(zone)),
+        CalendarDay.text(LocalDate.ofInstant(setting.at(), zone)),
         setting.who(),
         chapter.name(),
         now(setting));
