@@ -14,6 +14,7 @@ import org.jexel.core.job.Station;
 import org.jexel.core.job.StationState;
 import org.jexel.core.job.Work;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.road.Setting;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -62,14 +63,33 @@ class LifeTest {
     String ref = electrician.readyForTheRoad(trailer, "1");
     electrician.post(
         "/jobs/" + ref + "/figures/trailer", Map.of("EMPTY_MASS.0", "640", "EMPTY_MASS.0.was", ""));
+    settle(ref, 5.5, 0);
+    return ref;
+  }
+
+  private void settle(String ref, double gain, int monthsAgo) {
     sql.update(
         "insert into gain_setting (job_id, gain, school, surface, vehicle_mass_kg, trailer_mass_kg,"
             + " person_id, settled_at, request_key)"
-            + " select id, 5.5, 'BELOW_LOCK', 'DRY_ASPHALT', ?, ?, 1, now(3), 'set' from job where ref = ?",
+            + " select id, ?, 'BELOW_LOCK', 'DRY_ASPHALT', ?, ?, 1, now(3) - interval ? month, ?"
+            + " from job where ref = ?",
+        gain,
         work(ref).record().rig().sheet().si(RigField.KERB_MASS),
         work(ref).rig().load().mass(),
+        monthsAgo,
+        "set" + monthsAgo,
         ref);
-    return ref;
+  }
+
+  @Test
+  void aGainThatIsStaleIsNotHandedOn() throws Exception {
+    String first = settled("Sauna set long ago");
+    settle(first, 7.5, 8);
+    String second = begun(first, "ANNUAL", "");
+    assertThat(work(first).record().settings()).hasSize(2);
+    assertThat(work(second).record().settings()).extracting(Setting::gain).containsExactly(5.5);
+    assertThat(electrician.page("/jobs/" + second + "/life"))
+        .containsPattern("7[.]5</td>.*not handed on");
   }
 
   @Test

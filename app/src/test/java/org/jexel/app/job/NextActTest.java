@@ -2,6 +2,8 @@ package org.jexel.app.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Map;
 import org.jexel.app.AppTest;
 import org.jexel.app.Walker;
@@ -12,6 +14,7 @@ import org.jexel.core.job.StationState;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.MockMvc;
 
 /** One next act, and the states of the stations, as a job goes on. */
@@ -21,6 +24,8 @@ class NextActTest {
   @Autowired private JobFiles files;
   @Autowired private Rooms rooms;
   @Autowired private PersonRepository people;
+  @Autowired private StandAnew anew;
+  @Autowired private JdbcTemplate sql;
 
   private Walker electrician;
 
@@ -94,5 +99,20 @@ class NextActTest {
       // Once the finder is sure, its own page says what to mend.
       assertThat(page).as(ref + " " + next.text()).containsAnyOf(next.text(), "<b>Mend: ");
     }
+  }
+
+  /** A look round holds for its day: what the board says of it is said anew on the next. */
+  @Test
+  void onANewDayTheBoardIsJudgedAnew() throws Exception {
+    String ref = electrician.newJob("Overnight", "ELECTRIC", "1");
+    sql.update(
+        "update job set stood_by = concat(substring_index(stood_by, ' ', 1), ' 2020-01-01'),"
+            + " next_act = 'as it was then' where ref = ?",
+        ref);
+    anew.all();
+    Map<String, Object> job =
+        sql.queryForMap("select stood_by, next_act from job where ref = ?", ref);
+    assertThat(job.get("next_act")).isEqualTo(progress(ref).next().text());
+    assertThat(job.get("stood_by").toString()).endsWith(LocalDate.now(ZoneOffset.UTC).toString());
   }
 }
