@@ -3,7 +3,6 @@ package org.jexel.app.bench;
 import java.util.List;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.exchange.Sheet;
-import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
@@ -14,7 +13,7 @@ import org.springframework.stereotype.Component;
 
 /** The bench among the stations. */
 @Component
-class BenchRoom implements StationRoom, Sheets {
+class BenchRoom implements StationRoom {
   /** The card on which faults are found. */
   static final String FINDER = "finder";
 
@@ -45,11 +44,6 @@ class BenchRoom implements StationRoom, Sheets {
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new BenchLayer(file, canvas).paint(looked);
     new LitLayer(file, canvas).paint(looked);
-  }
-
-  @Override
-  public String place() {
-    return station().path();
   }
 
   @Override

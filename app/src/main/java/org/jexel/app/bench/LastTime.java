@@ -33,7 +33,7 @@ class LastTime {
             reading ->
                 Phrase.of(
                     "%s %s on %s, %s",
-                    reading.words(file.units()),
+                    reading.taken().told(reading.measure(), file.units()),
                     told(reading),
                     CalendarDay.text(
                         LocalDate.ofInstant(reading.takenAt(), file.job().workshop().zone())),
@@ -41,6 +41,9 @@ class LastTime {
   }
 
   private static String told(Reading reading) {
+    if (reading.taken().simulated()) {
+      return "stood";
+    }
     return switch (reading.verdict()) {
       case HOLDS -> "held";
       case WATCH -> "was to be watched";

@@ -5,7 +5,6 @@ import org.jexel.app.drawing.Canvas;
 import org.jexel.app.entry.FieldView;
 import org.jexel.app.exchange.Sheet;
 import org.jexel.app.exchange.SheetTables;
-import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.HandsOn;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
@@ -18,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** The cab among the stations. */
 @Component
-class CabRoom implements StationRoom, Sheets, HandsOn {
+class CabRoom implements StationRoom, HandsOn {
   private final SheetTables tables;
   private final CabNoteRepository notes;
 
@@ -50,11 +49,6 @@ class CabRoom implements StationRoom, Sheets, HandsOn {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new CabLayer(file, canvas).paint();
-  }
-
-  @Override
-  public String place() {
-    return station().path();
   }
 
   @Override

@@ -6,9 +6,6 @@ import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -70,17 +67,8 @@ public final class JobDocument {
 
   private static String hash(JsonNode job) {
     try {
-      return hash(OpenFormat.JSON.writeValueAsBytes(job));
+      return Sha256.of(OpenFormat.JSON.writeValueAsBytes(job));
     } catch (JsonProcessingException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  /** SHA-256, as hexadecimal digits. */
-  public static String hash(byte[] bytes) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-    } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException(e);
     }
   }

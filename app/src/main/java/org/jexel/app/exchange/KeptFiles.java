@@ -8,11 +8,8 @@ import java.io.OutputStream;
 import java.io.SequenceInputStream;
 import java.io.UncheckedIOException;
 import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.Enumeration;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.zip.GZIPInputStream;
@@ -56,14 +53,12 @@ public class KeptFiles {
             .toString();
     KeptFile log = logs.saveAndFlush(new KeptFile(kind, job, person, brief, clock.instant()));
     try (InputStream in = sent.getInputStream();
-        DigestInputStream hashed = new DigestInputStream(in, MessageDigest.getInstance("SHA-256"));
+        DigestInputStream hashed = new DigestInputStream(in, Sha256.fresh());
         OutputStream out = new GZIPOutputStream(new Parts(log.id()))) {
       long length = hashed.transferTo(out);
-      log.sent(length, HexFormat.of().formatHex(hashed.getMessageDigest().digest()));
+      log.sent(length, Sha256.text(hashed.getMessageDigest().digest()));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
     }
     return log;
   }

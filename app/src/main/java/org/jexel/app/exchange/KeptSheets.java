@@ -7,8 +7,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.zip.GZIPInputStream;
 import org.springframework.stereotype.Component;
@@ -35,21 +33,18 @@ class KeptSheets implements Sheets {
   private static void whole(ObjectNode file) {
     long bytes = file.path("bytes").longValue();
     try (InputStream content = new GZIPInputStream(packed(file.path("parts")))) {
-      MessageDigest hash = MessageDigest.getInstance("SHA-256");
+      MessageDigest hash = Sha256.fresh();
       byte[] some = new byte[1 << 16];
       long length = 0;
       for (int n = content.read(some); n >= 0 && length <= bytes; n = content.read(some)) {
         hash.update(some, 0, n);
         length += n;
       }
-      if (length != bytes
-          || !HexFormat.of().formatHex(hash.digest()).equals(file.path("sha256").textValue())) {
+      if (length != bytes || !Sha256.text(hash.digest()).equals(file.path("sha256").textValue())) {
         throw new Sheet.CannotStand("what it holds is not what was sent; its hash is another one.");
       }
     } catch (IOException broken) {
       throw new Sheet.CannotStand("its parts cannot be unpacked.");
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
     }
   }
 

@@ -4,11 +4,9 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Optional;
 import org.jexel.app.drawing.PlainSvg;
+import org.jexel.app.exchange.Sha256;
 import org.jexel.core.report.Report;
 import org.jspecify.annotations.Nullable;
 
@@ -62,12 +60,7 @@ record Frozen(String units, Report report, String drawing, @Nullable String wiri
 
   /** SHA-256 of the kept text in UTF-8, hexadecimal. */
   static String hash(String text) {
-    try {
-      MessageDigest sha = MessageDigest.getInstance("SHA-256");
-      return HexFormat.of().formatHex(sha.digest(text.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Sha256.of(text.getBytes(StandardCharsets.UTF_8));
   }
 
   @SuppressWarnings("NullAway") // what is read may lack anything

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.util.List;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.exchange.Sheet;
-import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
 import org.jexel.app.job.StationRoom;
@@ -17,7 +16,7 @@ import org.springframework.stereotype.Component;
 
 /** The handover among the stations. */
 @Component
-class HandoverRoom implements StationRoom, Sheets {
+class HandoverRoom implements StationRoom {
   @Override
   public Station station() {
     return Station.HANDOVER;
@@ -34,16 +33,12 @@ class HandoverRoom implements StationRoom, Sheets {
   }
 
   @Override
-  public String place() {
-    return station().path();
-  }
-
-  @Override
   public List<Sheet> sheets() {
     return List.of(
         Sheet.ofJob("journeys", "before_tow")
             .with(Sheet.of("parts", "before_tow_part", "list_id").by("part")),
         Sheet.ofJob("editions", "report_edition")
+            .named()
             .checked(HandoverRoom::sound)
             .with(
                 Sheet.of("signatures", "report_signature", "edition_id")

@@ -57,7 +57,9 @@ class LifeController {
     List<Job> life = following.life(file.job());
     List<Life.Chapter> chapters = new ArrayList<>();
     for (Job job : life.subList(0, Math.min(life.size(), SIDE_BY_SIDE))) {
-      chapters.add(new Life.Chapter(job.ref(), files.open(job.ref(), file.person()).work()));
+      JobFile one =
+          job.ref().equals(file.job().ref()) ? file : files.open(job.ref(), file.person());
+      chapters.add(new Life.Chapter(job.ref(), one.work()));
     }
     Collections.reverse(chapters);
     Map<String, Object> view = new HashMap<>();

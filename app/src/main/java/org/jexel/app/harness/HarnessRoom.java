@@ -4,7 +4,6 @@ import java.util.List;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.exchange.Sheet;
 import org.jexel.app.exchange.SheetTables;
-import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.HandsOn;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
@@ -16,7 +15,7 @@ import org.springframework.stereotype.Component;
 
 /** The harness among the stations. */
 @Component
-class HarnessRoom implements StationRoom, Sheets, HandsOn {
+class HarnessRoom implements StationRoom, HandsOn {
   private static final Sheet COLOURS = Sheet.ofJob("colours", "built_colour");
 
   private final SheetTables tables;
@@ -47,11 +46,6 @@ class HarnessRoom implements StationRoom, Sheets, HandsOn {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new HarnessLayer(file, canvas).paint();
-  }
-
-  @Override
-  public String place() {
-    return station().path();
   }
 
   @Override

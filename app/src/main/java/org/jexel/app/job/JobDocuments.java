@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jexel.app.exchange.JobDocument;
+import org.jexel.app.exchange.Sha256;
 import org.jexel.app.exchange.Sheet;
 import org.jexel.app.exchange.SheetNames;
 import org.jexel.app.exchange.Unreadable;
@@ -23,12 +24,10 @@ import org.jexel.core.quantity.Must;
 import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.Wish;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.http.HttpStatus;
 import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.springframework.web.server.ResponseStatusException;
 
 /**
  * A whole job as one file, and back. Everything that was recorded of it goes, by whom and when;
@@ -40,6 +39,7 @@ import org.springframework.web.server.ResponseStatusException;
 public class JobDocuments {
   private final JobRepository jobs;
   private final RigPartRepository parts;
+  private final JobStart start;
   private final JobFiles files;
   private final Elsewhere elsewhere;
   private final ControllerLibrary library;
@@ -50,6 +50,7 @@ public class JobDocuments {
   JobDocuments(
       JobRepository jobs,
       RigPartRepository parts,
+      JobStart start,
       JobFiles files,
       Elsewhere elsewhere,
       ControllerLibrary library,
@@ -58,6 +59,7 @@ public class JobDocuments {
       JobSheets sheets) {
     this.jobs = jobs;
     this.parts = parts;
+    this.start = start;
     this.files = files;
     this.elsewhere = elsewhere;
     this.library = library;
@@ -78,13 +80,7 @@ public class JobDocuments {
     return Objects.requireNonNull(
         transaction.execute(
             status -> {
-              Job job =
-                  jobs.find(person.workshop().id(), ref)
-                      .orElseThrow(
-                          () ->
-                              new ResponseStatusException(
-                                  HttpStatus.NOT_FOUND, "There is no job " + ref));
-              return JobDocument.write(told(job));
+              return JobDocument.write(told(files.find(ref, person)));
             }));
   }
 
@@ -133,7 +129,7 @@ public class JobDocuments {
    */
   public Brought bring(byte[] file, Person person) throws Unreadable {
     ObjectNode told = JobDocument.read(file);
-    String hash = JobDocument.hash(file);
+    String hash = Sha256.of(file);
     try {
       return known(person, hash)
           .orElseGet(
@@ -197,15 +193,24 @@ public class JobDocuments {
     job.work(told.path("alone").booleanValue());
     job.changed(moment(told, "updatedAt"));
     if (told.has("signedAt")) {
-      job.sign(moment(told, "signedAt"));
+      job.sign(signed(told));
     }
     job.join(
         part(Subject.TOW, told, person),
         part(Subject.TRAILER, told, person),
         part(Subject.CONTROLLER, told, person));
-    jobs.saveAndFlush(job);
-    job.number();
-    return jobs.saveAndFlush(job);
+    return start.numbered(job);
+  }
+
+  /** A job is signed by a name under its newest edition, and by nothing that says so. */
+  private static Instant signed(ObjectNode told) {
+    JsonNode editions = told.at("/handover/editions");
+    for (JsonNode one : editions.path(editions.size() - 1).path("signatures")) {
+      if (one.path("signedAt").equals(told.get("signedAt"))) {
+        return moment(told, "signedAt");
+      }
+    }
+    throw new Sheet.CannotStand("signedAt: nobody signed the newest edition at that moment.");
   }
 
   private RigPart part(Subject subject, ObjectNode told, Person person) {

@@ -159,7 +159,8 @@ public class JobFiles {
     file.changed();
   }
 
-  private Job find(String ref, Person person) {
+  /** The job under this reference, or 404; within a transaction. */
+  Job find(String ref, Person person) {
     return jobs.find(person.workshop().id(), ref)
         .orElseThrow(
             () -> new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no job " + ref));

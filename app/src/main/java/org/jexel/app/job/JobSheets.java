@@ -29,7 +29,7 @@ class JobSheets {
             .toList();
     this.ofJob =
         rooms.stream()
-            .filter(room -> !ofPart(room))
+            .filter(room -> !ofPart(room) && !room.sheets().isEmpty())
             .sorted(Comparator.comparing(JobSheets::inWorkingOrder))
             .toList();
   }

@@ -56,10 +56,7 @@ public class JobStart {
         part(person, Subject.TOW, outline.tow()),
         part(person, Subject.TRAILER, outline.trailer()),
         part(person, Subject.CONTROLLER, outline.controller()));
-    jobs.saveAndFlush(job);
-    job.number();
-    jobs.flush();
-    return job;
+    return numbered(job);
   }
 
   /** The next job on a trailer, before anything is handed on. */
@@ -82,6 +79,11 @@ public class JobStart {
             ? parts.save(last.controller().next())
             : part(person, Subject.CONTROLLER, Subject.CONTROLLER.label()));
     job.after(last);
+    return numbered(job);
+  }
+
+  /** Keeps a job, which is known by the number that it gets. */
+  Job numbered(Job job) {
     jobs.saveAndFlush(job);
     job.number();
     jobs.flush();

@@ -10,7 +10,6 @@ import org.jexel.app.entry.RigFigureRepository;
 import org.jexel.app.entry.RigRows;
 import org.jexel.app.exchange.Sheet;
 import org.jexel.app.exchange.SheetTables;
-import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.HandsOn;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
@@ -24,7 +23,7 @@ import org.springframework.stereotype.Component;
 
 /** The rig among the stations. */
 @Component
-class RigRoom implements StationRoom, Sheets, HandsOn {
+class RigRoom implements StationRoom, HandsOn {
   private final SheetTables tables;
   private final ConnectorCatalog catalog;
   private final RigFigureRepository figures;
@@ -71,11 +70,6 @@ class RigRoom implements StationRoom, Sheets, HandsOn {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new RigLayer(file, canvas).paint();
-  }
-
-  @Override
-  public String place() {
-    return station().path();
   }
 
   @Override

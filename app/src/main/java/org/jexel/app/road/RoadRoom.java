@@ -4,7 +4,6 @@ import java.util.List;
 import org.jexel.app.drawing.Canvas;
 import org.jexel.app.exchange.Sheet;
 import org.jexel.app.exchange.SheetTables;
-import org.jexel.app.exchange.Sheets;
 import org.jexel.app.job.HandsOn;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
@@ -18,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** The road among the stations. */
 @Component
-class RoadRoom implements StationRoom, Sheets, HandsOn {
+class RoadRoom implements StationRoom, HandsOn {
   private static final Sheet VOLTS =
       Sheet.ofJob("volts", "gain_volts").named().naming("corrects_id", "gain_volts");
 
@@ -72,11 +71,6 @@ class RoadRoom implements StationRoom, Sheets, HandsOn {
   @Override
   public void paint(JobFile file, Looked looked, Canvas canvas) {
     new RoadLayer(file, canvas).paint(looked);
-  }
-
-  @Override
-  public String place() {
-    return station().path();
   }
 
   @Override

@@ -140,6 +140,23 @@ class LifeTest {
     assertThat(page).contains("Readings, job by job").contains(first).contains(second);
   }
 
+  /** What the simulated meter showed is told as that wherever it is told again. */
+  @Test
+  void practiceIsNotComparedWithAsIfItHadBeenRead() throws Exception {
+    String first = electrician.newJob("Sauna practised on", "ELECTRIC", "1");
+    sql.update(
+        "insert into reading (job_id, check_id, title, measure, value_si, typed, expected_si,"
+            + " low_si, high_si, verdict, person_id, taken_at, request_key, source)"
+            + " select id, 'socket.tail', 'Tail', 'VOLTS', 12.5, '12.5', 12.5, 12, 13, 'HOLDS', 1,"
+            + " now(3), 'practised', 'METER' from job where ref = ?",
+        first);
+    String second = begun(first, "ANNUAL", "");
+    assertThat(electrician.page("/jobs/" + second + "/bench?card=socket.tail"))
+        .contains("12.50 V, simulated meter stood on")
+        .doesNotContain("held on");
+    assertThat(electrician.page("/jobs/" + second + "/life")).contains("12.50 V, simulated meter");
+  }
+
   @Test
   void anotherVehicleTakesTheTrailerAndNoGain() throws Exception {
     String first = settled("Sauna behind a van");

@@ -22,9 +22,9 @@ import java.util.stream.Collectors;
 import org.jexel.app.AppTest;
 import org.jexel.app.JexelApplication;
 import org.jexel.app.Walker;
-import org.jexel.app.exchange.JobDocument;
 import org.jexel.app.exchange.KeptFile;
 import org.jexel.app.exchange.KeptFiles;
+import org.jexel.app.exchange.Sha256;
 import org.jexel.app.exchange.Sheet;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
@@ -537,11 +537,31 @@ class JobDocumentTest {
             content.put("drawing", drawing);
             String text = json.writeValueAsString(content);
             edition.put("content", text);
-            edition.put("sha256", JobDocument.hash(text.getBytes(StandardCharsets.UTF_8)));
+            edition.put("sha256", Sha256.of(text.getBytes(StandardCharsets.UTF_8)));
           } catch (java.io.IOException e) {
             throw new java.io.UncheckedIOException(e);
           }
         });
+  }
+
+  /** A file may say that it is signed; what shows it is a name under the newest edition. */
+  @Test
+  void nobodySignedWhatHasNoSignature() throws Exception {
+    refused("no editions", "nobody signed", job -> first(job, "/handover").remove("editions"));
+    refused(
+        "signed at another time",
+        "nobody signed",
+        job -> ((ObjectNode) job).put("signedAt", "2026-01-01T00:00:00Z"));
+    refused(
+        "no name", "signatures", job -> first(job, "/handover/editions/0").remove("signatures"));
+    refused(
+        "no sheet",
+        "papers",
+        job -> first(job, "/handover/editions/0/signatures/0").putArray("papers"));
+    refused(
+        "the seventh, of one",
+        "number 7 stands at place 1",
+        job -> first(job, "/handover/editions/0").put("number", 7));
   }
 
   @Test

@@ -26,8 +26,16 @@ public record Taken(
     boolean atOnce,
     boolean simulated,
     OptionalDouble pinVolts) {
+  /** Behind what the simulated meter showed. */
+  public static final String PRACTISED = ", simulated meter";
+
   public Taken(long id, String check, double value, Instant at, String who) {
     this(id, check, value, at, who, false, false, OptionalDouble.empty());
+  }
+
+  /** As it was read, and whether that was practice, which proves nothing. */
+  public String told(Measure measure, UnitSystem units) {
+    return words(measure, units) + (simulated ? PRACTISED : "");
   }
 
   /** As it was read. */

@@ -13,6 +13,8 @@ import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jexel.core.check.Check;
+import org.jexel.core.job.BenchWork;
+import org.jexel.core.job.Taken;
 import org.jexel.core.job.Work;
 import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Measure;
@@ -28,7 +30,7 @@ import org.jexel.core.road.Setting;
 
 /**
  * One trailer over its jobs: what was read, set and entered in each, side by side. A reading is
- * told as it was taken, and judged by the job in which it was; nothing here is reckoned anew.
+ * told as it was taken, and judged by what its own job knows of the rig.
  */
 public final class Life {
   private static final String NOTHING = "–";
@@ -124,23 +126,18 @@ public final class Life {
   }
 
   private String reading(Chapter chapter, String id) {
-    return chapter
-        .work()
-        .bench()
-        .last(id)
-        .flatMap(
-            taken ->
-                chapter
-                    .work()
-                    .bench()
-                    .check(id)
-                    .map(
-                        check -> {
-                          Verdict verdict = chapter.work().bench().verdict(check);
-                          String read = taken.words(check.measure(), units);
-                          return verdict.isWorry() ? read + ", " + verdict.label() : read;
-                        }))
-        .orElse(NOTHING);
+    BenchWork bench = chapter.work().bench();
+    Optional<Taken> last = bench.last(id);
+    Optional<Check> check = bench.check(id);
+    if (last.isEmpty() || check.isEmpty()) {
+      return NOTHING;
+    }
+    String read = last.get().told(check.get().measure(), units);
+    if (!bench.newest().containsKey(id)) {
+      return read + ", before a repair";
+    }
+    Verdict verdict = bench.verdict(check.get());
+    return verdict.isWorry() ? read + ", " + verdict.label() : read;
   }
 
   /** What was entered of the trailer, where it is not the same in every job. */

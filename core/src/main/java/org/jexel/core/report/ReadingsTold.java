@@ -23,7 +23,6 @@ import org.jexel.core.quantity.Verdict;
 /** What was read, as the rig is left; and what was found wrong before, with what became of it. */
 final class ReadingsTold {
   private static final String SOUND = "as computed";
-  private static final String PRACTISED = ", simulated meter";
 
   private final JobRecord record;
   private final BenchWork bench;
@@ -138,7 +137,8 @@ final class ReadingsTold {
             .collect(Collectors.joining("; "));
     boolean atOnce = read.stream().allMatch(check -> newest(check).atOnce());
     boolean simulated = read.stream().anyMatch(check -> newest(check).simulated());
-    String sound = SOUND + (atOnce ? ", said of all at once" : "") + (simulated ? PRACTISED : "");
+    String sound =
+        SOUND + (atOnce ? ", said of all at once" : "") + (simulated ? Taken.PRACTISED : "");
     return other.isEmpty() ? sound : other;
   }
 
@@ -151,7 +151,6 @@ final class ReadingsTold {
   }
 
   private String text(Check check, Taken taken) {
-    String words = taken.words(check.measure(), units);
-    return taken.simulated() ? words + PRACTISED : words;
+    return taken.told(check.measure(), units);
   }
 }
