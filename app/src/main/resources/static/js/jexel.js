@@ -1,6 +1,7 @@
 /* What a page does by itself. Every page works without it. */
 import "./answers.js";
 import "./away-pages.js";
+import "./camera.js";
 import "./kept.js";
 import "./keys.js";
 import "./level.js";

@@ -1,5 +1,6 @@
-/* Sends what waits, each once and in order, and always says how many wait. The key of each goes with
-   it, so that one which got through before the line broke is not taken twice. */
+/* Sends what waits, each once and in order, and always says how many wait, and of a photograph how
+   much of it is sent. The key of each goes with it, so that one which got through before the line
+   broke is not taken twice. */
 import { all, change, drop, follow } from "./waiting.js";
 
 const ASK_MS = 5000;
@@ -12,6 +13,7 @@ const clock = (at) =>
     minute: "2-digit",
   });
 let held = "";
+let part = "";
 let shown = [];
 
 const bar = document.createElement("section");
@@ -53,6 +55,7 @@ const render = (entries) => {
     parts.push(
       `${waiting} ${waiting === 1 ? "waits" : "wait"} on this phone. ${held || "Sent by itself when the server is reached."}`,
     );
+  if (part) parts.push(part);
   if (refused) parts.push(`${refused} ${refused === 1 ? "was" : "were"} not taken.`);
   said.textContent = parts.join(" ");
   bar.querySelector("ul").replaceChildren(...entries.map(row));
@@ -72,29 +75,65 @@ const who = async () => {
   return answer.ok ? answer.json() : null;
 };
 
+const body = (entry, token) => {
+  const form = entry.photo ? new FormData() : new URLSearchParams();
+  entry.fields.forEach(([name, value]) => form.append(name, value));
+  form.set("ago", Math.max(0, Date.now() - entry.at));
+  form.set("_csrf", token);
+  if (entry.photo) form.set("photo", entry.photo, "photo");
+  return form;
+};
+
+/* What fetch answers, with the way of the bytes, which fetch does not tell. */
+const upload = (path, form) =>
+  new Promise((taken, lost) => {
+    const request = new XMLHttpRequest();
+    request.upload.addEventListener("progress", (event) => {
+      part = `${Math.round((100 * event.loaded) / event.total)} % of the next one is sent.`;
+      render(shown);
+    });
+    request.addEventListener("load", () => {
+      const elsewhere = new URL(request.responseURL).pathname !== path;
+      taken({
+        type: elsewhere ? "opaqueredirect" : "basic",
+        ok: request.status === 200,
+        status: request.status,
+        json: () => JSON.parse(request.responseText),
+      });
+    });
+    request.addEventListener("error", lost);
+    request.addEventListener("loadend", () => {
+      part = "";
+    });
+    request.open("POST", path);
+    request.setRequestHeader("Accept", "application/json");
+    request.send(form);
+  });
+
+const WHY = {
+  403: "Your role may look, not change.",
+  413: "It is larger than 16 MB. Take it smaller.",
+};
+
 /* Whether it is settled, one way or the other; false where the server was not reached. */
 const send = async (entry, token) => {
-  const body = new URLSearchParams(entry.fields);
-  body.set("ago", Math.max(0, Date.now() - entry.at));
-  body.set("_csrf", token);
-  const answer = await fetch(entry.path, { ...HEADS, method: "POST", body, redirect: "manual" });
+  const form = body(entry, token);
+  const answer = entry.photo
+    ? await upload(entry.path, form)
+    : await fetch(entry.path, { ...HEADS, method: "POST", body: form, redirect: "manual" });
   if (answer.type === "opaqueredirect" || answer.status === 401 || answer.status >= 500) return false;
   if (answer.ok) {
     const told = await answer.json();
     if (told.taken) await drop(entry.id);
     else await change({ ...entry, why: told.why });
   } else {
-    const why =
-      answer.status === 403
-        ? "Your role may look, not change."
-        : "The job, or its check, is not there any more.";
-    await change({ ...entry, why });
+    await change({ ...entry, why: WHY[answer.status] || "The job, or its check, is not there any more." });
   }
   return true;
 };
 
 const sendAll = async () => {
-  let sent = 0;
+  const sent = [];
   const mine = (await all()).filter((entry) => !entry.why);
   if (!mine.length) return sent;
   const person = await who();
@@ -104,7 +143,7 @@ const sendAll = async () => {
     if (entry.who !== person.signIn) {
       hold(`It waits for ${entry.who} to sign in.`);
     } else if (await send(entry, person.token)) {
-      sent += 1;
+      sent.push(entry);
     } else {
       break;
     }
@@ -113,23 +152,35 @@ const sendAll = async () => {
 };
 
 let sending = false;
-/** Sends what waits, if it can; true if anything of it was. */
-export const flush = async () => {
-  if (sending) return false;
+const flush = async () => {
+  if (sending) return [];
   sending = true;
   try {
     const once = () => sendAll();
-    return (await (navigator.locks ? navigator.locks.request("jexel-send", once) : once())) > 0;
+    return await (navigator.locks ? navigator.locks.request("jexel-send", once) : once());
   } catch (away) {
     hold("");
-    return false;
+    return [];
   } finally {
     sending = false;
   }
 };
 
+/* Photographs show in their own places: the rest of the page may be in the middle of something. */
+const afreshStrips = () =>
+  document.querySelectorAll(".strip").forEach((strip) =>
+    window.htmx.ajax("GET", window.location.href, {
+      target: `#${strip.id}`,
+      select: `#${strip.id}`,
+      swap: "outerHTML",
+    }),
+  );
 /* What was sent shows on the page that it belongs to. */
-const afresh = () => {
+const afresh = (sent) => {
+  if (document.querySelector(".strip") && sent.every((entry) => entry.photo)) {
+    afreshStrips();
+    return;
+  }
   const page = document.getElementById("page");
   if (page && window.htmx)
     window.htmx.ajax("GET", window.location.href, {
@@ -139,8 +190,10 @@ const afresh = () => {
     });
   else if (document.querySelector("[data-afresh]")) window.location.reload();
 };
+/** Sends what waits, if it can. */
 export const sendNow = async () => {
-  if (await flush()) afresh();
+  const sent = await flush();
+  if (sent.length) afresh(sent);
 };
 
 follow(render).then(sendNow);

@@ -6,7 +6,7 @@ const AWAY = "/static/out-of-reach.html";
 const ITS_PARTS = ["out-of-reach", "queue", "waiting"].map((name) => `/static/js/${name}.js`);
 const SLOW_MS = 8000;
 const isPart = (path) => path.startsWith("/static/") || path.startsWith("/webjars/");
-const isKept = (path) => /^\/jobs\/[^/]+\/(road|road\/card|bench|before)$/.test(path);
+const isKept = (path) => /^\/jobs\/[^/]+\/(road|road\/card|bench|before|care|care\/[A-Z_]+)$/.test(path);
 
 self.addEventListener("install", (event) => {
   self.skipWaiting();

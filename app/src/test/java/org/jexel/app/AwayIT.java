@@ -2,9 +2,12 @@ package org.jexel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import org.jexel.app.exchange.Shot;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -85,6 +88,10 @@ class AwayIT {
       browser.at("#reading").sendKeys("12.63", Keys.ENTER);
       waits(browser, 1);
       assertThat(browser.at("#reading").getDomProperty("value")).isEmpty();
+      long photographs = count("photograph");
+      Path picture = Files.write(browser.folder().resolve("s.jpg"), Shot.jpeg(6, 2400, 1800));
+      browser.at(".camera [name=photo]").sendKeys(picture.toString());
+      waits(browser, 2);
       browser.open(CARD);
       assertThat(browser.text("#as-seen")).contains("as it was last seen");
       assertThat(browser.text("#card-now h2")).isEqualTo(begin);
@@ -93,7 +100,7 @@ class AwayIT {
       assertThat(second).isNotEqualTo(begin).startsWith("Row ");
       drive(browser, "locked", 3);
       browser.open(CARD);
-      waits(browser, 3);
+      waits(browser, 4);
       assertThat(browser.text("#card-now h2"))
           .as("it goes on where it was")
           .isNotEqualTo(second)
@@ -102,11 +109,11 @@ class AwayIT {
       browser.open(LIST);
       browser.at("#TYRES-FAILS").sendKeys(Keys.SPACE);
       browser.at("#wrong").sendKeys("cut in the left one", Keys.ENTER);
-      waits(browser, 5);
+      waits(browser, 6);
       browser.open("/jobs/J1003/rig");
       assertThat(browser.text("h1")).isEqualTo("The server is not reached from here");
       browser.await("what is kept", () -> browser.text("#pages").contains("J1003, road card"));
-      waits(browser, 5);
+      waits(browser, 6);
 
       network(browser, true);
       script.up();
@@ -135,6 +142,7 @@ class AwayIT {
           .as("in order")
           .isEqualTo(2L);
       assertThat(script.asked("select count(*) from reading where typed = '12.63'")).isEqualTo(1L);
+      assertThat(count("photograph")).isEqualTo(photographs + 1);
       assertThat(count("before_tow where wrong = 'cut in the left one'")).isEqualTo(1L);
       browser.open(CARD);
       assertThat(browser.text(".report")).contains("after 6 stops");

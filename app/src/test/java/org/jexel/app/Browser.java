@@ -107,10 +107,15 @@ public final class Browser implements AutoCloseable {
     driver.manage().window().setSize(new Dimension(width, height));
   }
 
-  /** From now on requests to such addresses fail. */
-  public void refuse(String address) {
+  /** From now on requests to such addresses fail, and to no others. */
+  public void refuse(String... addresses) {
     driver.executeCdpCommand("Network.enable", Map.of());
-    driver.executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of(address)));
+    driver.executeCdpCommand("Network.setBlockedURLs", Map.of("urls", List.of(addresses)));
+  }
+
+  /** Where files may lie that it sends; gone with it. */
+  public Path folder() {
+    return profile;
   }
 
   public ChromeDriver driver() {

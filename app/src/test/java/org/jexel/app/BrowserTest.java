@@ -8,11 +8,14 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jexel.app.exchange.Shot;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -550,6 +553,70 @@ class BrowserTest {
       assertThat(target.getSize().getHeight()).as(target.getText()).isGreaterThanOrEqualTo(44);
     }
     assertThat(width()).isLessThanOrEqualTo(390);
+  }
+
+  /** Two at once, one while the server is out of reach; the reading in the field stays typed. */
+  @Test
+  void photographsAreSentByThemselvesWhileSomebodyTypes() throws Exception {
+    browser.signIn("electrician");
+    browser.open("/jobs/J1002/bench?card=socket.tail");
+    browser.at("#reading").sendKeys("11.");
+    int before = prints();
+    String one = photographed("one", 1);
+    String two = photographed("two", 8);
+    browser.at(".camera [name=photo]").sendKeys(one + "\n" + two);
+    browser.await("both", () -> prints() == before + 2);
+    browser.refuse("*/photographs");
+    browser.at(".camera [name=photo]").sendKeys(photographed("three", 3));
+    browser.await("one waits", () -> browser.text("#queue").contains("1 waits on this phone"));
+    browser.open("/jobs/J1002/bench?card=supply.battery");
+    browser.await("it waits still", () -> browser.text("#queue").contains("1 waits"));
+    browser.open("/jobs/J1002/bench?card=socket.tail");
+    browser.at("#reading").sendKeys("9");
+    browser.refuse();
+    browser.await("all three", () -> prints() == before + 3);
+    assertThat(browser.at("#reading").getDomProperty("value")).endsWith("9");
+    assertThat(browser.at("#queue").isDisplayed()).isFalse();
+  }
+
+  private String photographed(String name, int orientation) throws Exception {
+    Path file = browser.folder().resolve(name + ".jpg");
+    int width = 900 + name.length();
+    return Files.write(file, Shot.jpeg(orientation, width, 700)).toString();
+  }
+
+  /** Pictures that are there to be seen. */
+  private int prints() {
+    return ((Number)
+            browser
+                .driver()
+                .executeScript(
+                    "return [...document.querySelectorAll('.prints img')]"
+                        + ".filter(i => i.complete && i.naturalWidth > 0).length"))
+        .intValue();
+  }
+
+  @Test
+  void aJobFileIsTakenInAndOneThatWasChangedIsRefusedWithItsReason() throws Exception {
+    browser.signIn("electrician");
+    String told =
+        (String)
+            browser
+                .driver()
+                .executeAsyncScript(
+                    "fetch('/jobs/J1003/job.json').then(a => a.text()).then(arguments[0])");
+    browser.open("/jobs/file");
+    browser.at("#job-file").sendKeys(file(told.replaceFirst("alpaca", "camel")));
+    browser.at("#job-file").submit();
+    browser.await("why not", () -> browser.text(".progress-said").contains("its hash is another"));
+    browser.at("#job-file").sendKeys(file(told));
+    browser.at("#job-file").submit();
+    browser.await("the copy", () -> browser.path().endsWith("/handover"));
+    assertThat(browser.text("main")).contains("Begun as J1003");
+  }
+
+  private String file(String told) throws Exception {
+    return Files.writeString(browser.folder().resolve("job.json"), told).toString();
   }
 
   @Test

@@ -107,6 +107,8 @@ public final class Walker {
             "bench.pdf",
             "road/card",
             "before",
+            "photographs",
+            "photographs?about=RIG",
             "care",
             "care/TREAD",
             "care.csv",

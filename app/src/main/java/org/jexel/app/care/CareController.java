@@ -9,9 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jexel.app.exchange.Csv;
+import org.jexel.app.job.Album;
 import org.jexel.app.job.Draft;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.Photographed;
+import org.jexel.app.job.Waited;
 import org.jexel.app.security.Person;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.care.CareBook;
@@ -26,6 +29,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -37,9 +41,19 @@ class CareController {
   private final JobFiles files;
   private final CareService service;
   private final CalendarLinks links;
+  private final Photographed photographed;
+  private final Waited waited;
   private final Clock clock;
 
-  CareController(JobFiles files, CareService service, CalendarLinks links, Clock clock) {
+  CareController(
+      JobFiles files,
+      CareService service,
+      CalendarLinks links,
+      Photographed photographed,
+      Waited waited,
+      Clock clock) {
+    this.waited = waited;
+    this.photographed = photographed;
     this.links = links;
     this.files = files;
     this.service = service;
@@ -105,6 +119,7 @@ class CareController {
     model.put("person", file.person());
     model.put("mayChange", file.person().role().mayChange());
     model.put("requestKey", UUID.randomUUID().toString());
+    model.put("album", new Album(photographed, file));
     model.put("plan", plan);
     model.put("open", open);
     model.put("done", done);
@@ -142,6 +157,28 @@ class CareController {
     return stands
         ? "redirect:/jobs/{ref}/care"
         : "redirect:/jobs/{ref}/care/{part}" + (corrects == null ? "" : "?corrects=" + corrects);
+  }
+
+  /** One that waited on a phone for so many ms. */
+  @PostMapping(value = "/jobs/{ref}/care/{part}", params = "ago")
+  @ResponseBody
+  Waited.Told sent(
+      @PathVariable String ref,
+      @PathVariable String part,
+      @RequestParam Map<String, String> posted,
+      @RequestParam(required = false) Long corrects,
+      @RequestParam String requestKey,
+      @RequestParam(defaultValue = "") String units,
+      @RequestParam long ago,
+      Person person) {
+    CarePart asked = part(part);
+    return waited.take(
+        ref,
+        person,
+        ago,
+        (file, at) ->
+            service.waited(
+                file, asked, typed(posted), Waited.units(file, units), at, corrects, requestKey));
   }
 
   @PostMapping("/jobs/{ref}/care/{part}/draft")

@@ -17,6 +17,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.RigPart;
 import org.jexel.app.job.RigPartRepository;
+import org.jexel.app.job.Waited;
 import org.jexel.app.workshop.Words;
 import org.jexel.core.care.CareBook;
 import org.jexel.core.care.CareDone;
@@ -24,6 +25,7 @@ import org.jexel.core.care.CareDue;
 import org.jexel.core.care.CareInterval;
 import org.jexel.core.care.CarePart;
 import org.jexel.core.care.CarePlan;
+import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -98,21 +100,26 @@ public class CareService implements Afterwards, Cared {
     return "care-" + part.name() + (corrects == null ? "" : "-" + corrects);
   }
 
-  /** A form as understood; a correction keeps the moment of what it corrects, on the same day. */
   CareForm read(
       JobFile file,
       CarePlan.Line line,
       Kept kept,
       Map<String, String> typed,
       @Nullable Long corrects) {
+    return read(file, line, kept, typed, file.units(), clock.instant(), corrects);
+  }
+
+  /** A form as understood; a correction keeps the moment of what it corrects, on the same day. */
+  private static CareForm read(
+      JobFile file,
+      CarePlan.Line line,
+      Kept kept,
+      Map<String, String> typed,
+      UnitSystem units,
+      Instant at,
+      @Nullable Long corrects) {
     CareForm form =
-        CareForm.read(
-            line,
-            kept.without(corrects),
-            typed,
-            file.units(),
-            clock.instant(),
-            file.job().workshop().zone());
+        CareForm.read(line, kept.without(corrects), typed, units, at, file.job().workshop().zone());
     return kept.chosen(line.part(), corrects).map(form::inPlaceOf).orElse(form);
   }
 
@@ -136,7 +143,6 @@ public class CareService implements Afterwards, Cared {
       @Nullable Long corrects,
       String requestKey) {
     String key = RequestKey.of(requestKey);
-    RigPart trailer = parts.getReferenceById(file.job().trailer().life());
     if (acts.existsByTrailerIdAndRequestKey(file.job().trailer().life(), key)) {
       return true;
     }
@@ -149,12 +155,55 @@ public class CareService implements Afterwards, Cared {
       draft(file, part, typed, corrects, 1);
       return false;
     }
-    acts.saveAndFlush(
-        new CareAct(
-            trailer, part, understood.get(), corrects, file.person(), clock.instant(), key));
+    save(file, part, understood.get(), corrects, key);
     drafts.dropForm(file.job(), file.person(), form(part, corrects));
-    due(file);
     return true;
+  }
+
+  private void save(
+      JobFile file,
+      CarePart part,
+      CareForm.Understood understood,
+      @Nullable Long corrects,
+      String key) {
+    RigPart trailer = parts.getReferenceById(file.job().trailer().life());
+    acts.saveAndFlush(
+        new CareAct(trailer, part, understood, corrects, file.person(), clock.instant(), key));
+    due(file);
+  }
+
+  /**
+   * Keeps what was done and waited on a phone.
+   *
+   * @param units in which it was typed
+   * @param at when it was typed
+   */
+  Waited.Told waited(
+      JobFile file,
+      CarePart part,
+      Map<String, String> typed,
+      UnitSystem units,
+      Instant at,
+      @Nullable Long corrects,
+      String requestKey) {
+    String key = RequestKey.of(requestKey);
+    if (acts.existsByTrailerIdAndRequestKey(file.job().trailer().life(), key)) {
+      return Waited.Told.TAKEN;
+    }
+    Kept kept = kept(file);
+    Optional<CarePlan.Line> line = plan(file, kept.book()).line(part);
+    if (line.isEmpty()) {
+      return Waited.Told.not("This trailer has no such part any more.");
+    }
+    if (corrects != null && kept.chosen(part, corrects).isEmpty()) {
+      return Waited.Told.not("The record that it corrects was corrected already.");
+    }
+    CareForm form = read(file, line.get(), kept, typed, units, at, corrects);
+    if (form.understood().isEmpty()) {
+      return Waited.Told.not(String.join(" ", form.problems().values()));
+    }
+    save(file, part, form.understood().get(), corrects, key);
+    return Waited.Told.TAKEN;
   }
 
   /** Says anew what is due first, after an act that may have changed the rig. */

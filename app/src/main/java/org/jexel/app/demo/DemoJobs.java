@@ -73,6 +73,7 @@ class DemoJobs {
   private final ControllerLibrary library;
   private final CareService care;
   private final Editions editions;
+  private final DemoPhotographs photographs;
 
   DemoJobs(
       NewJobs newJobs,
@@ -93,7 +94,9 @@ class DemoJobs {
       SimulatedMeterPort meter,
       CareService care,
       Editions editions,
+      DemoPhotographs photographs,
       Clock clock) {
+    this.photographs = photographs;
     this.clock = clock;
     this.care = care;
     this.editions = editions;
@@ -136,6 +139,8 @@ class DemoJobs {
                 (card, fields) ->
                     files.change(ref, person.get(), file -> cab.take(file, card, fields)));
         care(ref, number, person.get());
+        int rigNumber = number;
+        files.change(ref, person.get(), file -> photographs.take(file, rigNumber, key));
         if (rig.settle()) {
           files.change(ref, person.get(), file -> signed(file, key + "-signed"));
         }

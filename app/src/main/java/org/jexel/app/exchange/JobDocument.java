@@ -6,6 +6,11 @@ import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.security.DigestOutputStream;
+import java.security.MessageDigest;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -65,11 +70,15 @@ public final class JobDocument {
     return job;
   }
 
+  /** Over the bytes as they pass: with its photographs a job has many. */
   private static String hash(JsonNode job) {
+    MessageDigest hash = Sha256.fresh();
     try {
-      return Sha256.of(OpenFormat.JSON.writeValueAsBytes(job));
-    } catch (JsonProcessingException e) {
-      throw new IllegalStateException(e);
+      OpenFormat.JSON.writeValue(
+          new DigestOutputStream(OutputStream.nullOutputStream(), hash), job);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
+    return Sha256.text(hash.digest());
   }
 }

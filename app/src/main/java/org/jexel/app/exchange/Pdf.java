@@ -10,6 +10,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Base64;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Semaphore;
@@ -70,6 +71,11 @@ public class Pdf {
         .contentType(MediaType.APPLICATION_PDF)
         .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + file + "\"")
         .body(sheet);
+  }
+
+  /** A picture as an address that a template sets. */
+  public static String picture(byte[] jpeg) {
+    return "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(jpeg);
   }
 
   /** A template as a PDF. */

@@ -20,6 +20,7 @@ import org.jexel.app.job.Drafts;
 import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Looked;
+import org.jexel.app.job.Photographed;
 import org.jexel.app.job.RequestKey;
 import org.jexel.app.job.Towline;
 import org.jexel.app.security.Role;
@@ -46,6 +47,7 @@ public class Editions {
   private final BeforeTowService beforeTow;
   private final FirstEntries first;
   private final Cared cared;
+  private final Photographed photographed;
   private final Towline towline;
   private final Drafts drafts;
   private final Pdf pdf;
@@ -59,6 +61,7 @@ public class Editions {
       BeforeTowService beforeTow,
       FirstEntries first,
       Cared cared,
+      Photographed photographed,
       Towline towline,
       Drafts drafts,
       Pdf pdf,
@@ -70,6 +73,7 @@ public class Editions {
     this.beforeTow = beforeTow;
     this.first = first;
     this.cared = cared;
+    this.photographed = photographed;
     this.towline = towline;
     this.drafts = drafts;
     this.pdf = pdf;
@@ -88,7 +92,11 @@ public class Editions {
         ReportWriter.of(
             head,
             file.work(),
-            new ReportWriter.Beside(beforeTow.newest(file), first.asFound(file), cared.plan(file)),
+            new ReportWriter.Beside(
+                beforeTow.newest(file),
+                first.asFound(file),
+                cared.plan(file),
+                photographed.of(file)),
             file.units(),
             job.workshop().zone());
     String drawing = towline.draw(file, Station.HANDOVER, Looked.at(""));
@@ -286,7 +294,18 @@ public class Editions {
     model.put("towline", frozen.drawing());
     model.put("wiring", frozen.wiring());
     model.put("shapes", shapes);
+    model.put("pictures", pictures(file, frozen.report()));
     return model;
+  }
+
+  /** The pictures of a report as a sheet holds them, by their hashes. */
+  private Map<String, String> pictures(JobFile file, Report report) {
+    List<String> hashes = report.prints().stream().map(Report.Print::sha256).distinct().toList();
+    Map<String, String> pictures = new HashMap<>();
+    photographed
+        .small(file, hashes)
+        .forEach((sha256, jpeg) -> pictures.put(sha256, Pdf.picture(jpeg)));
+    return pictures;
   }
 
   /** The sheet of an edition with as many names as it has, or with the first alone. */

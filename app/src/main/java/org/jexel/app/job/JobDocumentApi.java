@@ -21,7 +21,7 @@ import org.springframework.web.server.ResponseStatusException;
 /** Whole jobs for programs: as one file, and from one. */
 @RestController
 class JobDocumentApi {
-  static final int LONGEST = 64 << 20;
+  static final int LONGEST = 128 << 20;
 
   private final JobDocuments documents;
 
@@ -68,11 +68,11 @@ class JobDocumentApi {
   }
 
   /** What is longer than any job is not read to its end. */
-  private static byte[] read(InputStream file) throws IOException {
+  static byte[] read(InputStream file) throws IOException {
     byte[] bytes = file.readNBytes(LONGEST + 1);
     if (bytes.length > LONGEST) {
       throw new ResponseStatusException(
-          HttpStatus.PAYLOAD_TOO_LARGE, "A job file has at most 64 MB.");
+          HttpStatus.PAYLOAD_TOO_LARGE, "A job file has at most 128 MB.");
     }
     return bytes;
   }

@@ -1,16 +1,19 @@
 package org.jexel.app.job;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.util.Map;
 import org.jexel.app.exchange.Unreadable;
 import org.jexel.app.security.Person;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
 
@@ -22,6 +25,14 @@ class JobDocumentController {
   JobDocumentController(JobDocuments documents) {
     this.documents = documents;
   }
+
+  /**
+   * What became of a file.
+   *
+   * @param page of the job; empty where none was begun
+   * @param why not; empty where one was
+   */
+  record Told(String page, String why) {}
 
   @GetMapping("/jobs/{ref}/job.json")
   ResponseEntity<byte[]> file(@PathVariable String ref, Person person) {
@@ -38,7 +49,19 @@ class JobDocumentController {
         "job-file", Map.of("person", person, "units", person.units(), "problem", problem));
   }
 
-  @PostMapping("/jobs/file")
+  /** The file by itself, with no form around it: so large as a job may be. */
+  @PostMapping(value = "/jobs/file", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @ResponseBody
+  Told whole(InputStream file, Person person) throws IOException {
+    try {
+      String ref = documents.bring(JobDocumentApi.read(file), person).ref();
+      return new Told("/jobs/" + ref + "/handover", "");
+    } catch (Unreadable cannot) {
+      return new Told("", String.valueOf(cannot.getMessage()));
+    }
+  }
+
+  @PostMapping(value = "/jobs/file", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   ModelAndView bring(@RequestParam MultipartFile file, Person person) throws IOException {
     try {
       if (file.isEmpty()) {

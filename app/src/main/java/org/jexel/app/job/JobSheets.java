@@ -30,7 +30,7 @@ class JobSheets {
     this.ofJob =
         rooms.stream()
             .filter(room -> !ofPart(room) && !room.sheets().isEmpty())
-            .sorted(Comparator.comparing(JobSheets::inWorkingOrder))
+            .sorted(Comparator.comparing(JobSheets::inWorkingOrder).thenComparing(Sheets::place))
             .toList();
   }
 
@@ -43,7 +43,7 @@ class JobSheets {
     return room.place().equals(Sheets.OF_LIFE) ? part.life() : part.id();
   }
 
-  /** What stations record may name what instruments sent, so that stands first. */
+  /** What stations record may name what instruments sent or somebody took: that stands first. */
   private static int inWorkingOrder(Sheets room) {
     return Arrays.stream(Station.values())
         .filter(station -> station.path().equals(room.place()))

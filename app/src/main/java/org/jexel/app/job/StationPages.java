@@ -12,8 +12,10 @@ import org.springframework.web.servlet.ModelAndView;
 public class StationPages {
   private final Rooms rooms;
   private final Towline towline;
+  private final Photographed photographed;
 
-  StationPages(Rooms rooms, Towline towline) {
+  StationPages(Rooms rooms, Towline towline, Photographed photographed) {
+    this.photographed = photographed;
     this.rooms = rooms;
     this.towline = towline;
   }
@@ -37,6 +39,7 @@ public class StationPages {
         "next", view.containsKey("next") ? view.get("next") : rooms.card(progress.next()));
     page.addObject("open", card);
     page.addObject("towline", towline.draw(file, station, drawn));
+    page.addObject("album", new Album(photographed, file));
     page.addObject("requestKey", UUID.randomUUID().toString());
     page.addObject("mayChange", file.person().role().mayChange());
     return page;

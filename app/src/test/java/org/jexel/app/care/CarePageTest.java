@@ -170,4 +170,40 @@ class CarePageTest {
         .isEqualTo(403);
     assertThat(rows()).isEmpty();
   }
+
+  /**
+   * Done under the trailer out of reach, in inches, and sent in the evening after units changed.
+   */
+  @Test
+  void whatWaitedOnAPhoneIsTakenOnceInTheUnitsInWhichItWasTyped() throws Exception {
+    String day = LocalDate.now().minusDays(1).toString();
+    Map<String, String> typed =
+        Map.of(
+            "place-1",
+            "0.25",
+            "place-2",
+            "0.2",
+            "units",
+            "US",
+            "day",
+            day,
+            "ago",
+            "7200000",
+            "requestKey",
+            "waited-" + ref);
+    assertThat(told("TREAD", typed)).isEqualTo("{\"taken\":true,\"why\":\"\"}");
+    assertThat(told("TREAD", typed)).contains("true");
+    assertThat(rows()).hasSize(1);
+    assertThat(electrician.page(path("TREAD"))).contains("axle 1 left: 6.4 mm");
+    Map<String, String> wrong = new HashMap<>(typed);
+    wrong.putAll(Map.of("place-1", "soft", "requestKey", "wrong-" + ref));
+    assertThat(told("TREAD", wrong)).contains("false");
+    assertThat(told("CORD", Map.of("ago", "1", "requestKey", "empty-" + ref)))
+        .contains("false", "Nothing is said yet");
+    assertThat(rows()).hasSize(1);
+  }
+
+  private String told(String part, Map<String, String> fields) throws Exception {
+    return electrician.post(path(part), fields).getContentAsString();
+  }
 }

@@ -24,6 +24,7 @@ import java.util.stream.Stream;
 public record Difference(String section, String what, String before, String now) {
   private static final String REASON = "Why it leaves";
   private static final String HEAD = "Head";
+  private static final String PRINTS = "Photographs";
 
   /** Everything that differs, in the order in which it is read. */
   public static List<Difference> between(Report earlier, Report later) {
@@ -38,7 +39,12 @@ public record Difference(String section, String what, String before, String now)
       sentences(title, was.lines(), is.lines(), found);
       rows(title, was, is, found);
     }
+    sentences(PRINTS, captions(earlier), captions(later), found);
     return List.copyOf(found);
+  }
+
+  private static List<String> captions(Report report) {
+    return report.prints().stream().map(Report.Print::caption).toList();
   }
 
   private static Map<String, Section> byTitle(Report report) {

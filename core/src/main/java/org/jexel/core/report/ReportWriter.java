@@ -11,6 +11,7 @@ import java.util.function.Function;
 import org.jexel.core.care.CarePlan;
 import org.jexel.core.care.LookedOver;
 import org.jexel.core.job.InShort;
+import org.jexel.core.job.Photo;
 import org.jexel.core.job.Work;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Rig;
@@ -28,8 +29,10 @@ public final class ReportWriter {
    * @param beforeTow the newest list that was walked before a journey
    * @param asFound the rig as it was first entered, or as the job before left it
    * @param care what is cared for over the years
+   * @param photos of the job, and of the care
    */
-  public record Beside(Optional<LookedOver> beforeTow, Rig asFound, CarePlan care) {}
+  public record Beside(
+      Optional<LookedOver> beforeTow, Rig asFound, CarePlan care, List<Photo> photos) {}
 
   /**
    * @param head which job, whose, of what
@@ -67,7 +70,7 @@ public final class ReportWriter {
     sections.add(rig.assumed());
     sections.add(Section.ofLines("Cautions", cautions(work)));
     sections.removeIf(section -> section.lines().isEmpty() && section.rows().isEmpty());
-    return new Report(head, "", sections);
+    return new Report(head, "", sections, new PhotosTold(work, when).prints(beside.photos()));
   }
 
   private static List<String> cautions(Work work) {

@@ -22,7 +22,10 @@ class DifferenceTest {
 
   private static Report report(List<String> lines, Row... rows) {
     return new Report(
-        List.of("J1"), "", List.of(new Section("Readings", lines, COLUMNS, List.of(rows))));
+        List.of("J1"),
+        "",
+        List.of(new Section("Readings", lines, COLUMNS, List.of(rows))),
+        List.of());
   }
 
   private static Row row(String check, String read, StationState stands) {
@@ -58,13 +61,15 @@ class DifferenceTest {
         new Report(
             List.of("J2"),
             "wanted at once",
-            List.of(Section.ofLines("Readings", List.of()), Section.ofLines("Open", List.of("X"))));
+            List.of(Section.ofLines("Readings", List.of()), Section.ofLines("Open", List.of("X"))),
+            List.of(new Report.Print("The rig. Ana", "0a")));
     assertThat(Difference.between(before, now))
         .containsExactly(
             new Difference("Head", "", "J1", "J2"),
             new Difference("Why it leaves", "", "", "wanted at once"),
             new Difference("Readings", "", "No gain.", ""),
-            new Difference("Open", "", "", "X"));
+            new Difference("Open", "", "", "X"),
+            new Difference("Photographs", "", "", "The rig. Ana"));
   }
 
   @Provide
@@ -84,7 +89,7 @@ class DifferenceTest {
               List<Section> named = new ArrayList<>();
               some.forEach(
                   s -> named.add(new Section("S" + named.size(), s.lines(), COLUMNS, s.rows())));
-              return new Report(List.of("J1"), "", named);
+              return new Report(List.of("J1"), "", named, List.of());
             });
   }
 
@@ -117,7 +122,8 @@ class DifferenceTest {
     Row old = rows.set(place, other);
     sections.set(0, new Section(first.title(), first.lines(), COLUMNS, rows));
     boolean same = old.equals(other);
-    assertThat(Difference.between(any, new Report(any.head(), "", sections)).isEmpty())
+    assertThat(
+            Difference.between(any, new Report(any.head(), "", sections, any.prints())).isEmpty())
         .isEqualTo(same);
   }
 

@@ -28,6 +28,7 @@ import org.jexel.core.harness.Segment;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Mended;
+import org.jexel.core.job.Photo;
 import org.jexel.core.job.Planner;
 import org.jexel.core.job.Shop;
 import org.jexel.core.job.StationState;
@@ -67,6 +68,7 @@ class ReportWriterTest {
   private final Map<Crosswalk.Seen, WireColour> colours = new HashMap<>();
   private final Map<RigField, Object> entered = new EnumMap<>(RigField.class);
   private final List<CareDone> cared = new ArrayList<>();
+  private final List<Photo> photos = new ArrayList<>();
   private RigSheet found;
   private Wish wish = Wish.ANNUAL;
 
@@ -109,7 +111,8 @@ class ReportWriterTest {
         new ReportWriter.Beside(
             Optional.empty(),
             found == null ? work.record().rig() : Rigs.rig(found),
-            work.care().plan(new CareBook(cared), CarePart::usual)),
+            work.care().plan(new CareBook(cared), CarePart::usual),
+            photos),
         units,
         ZoneId.of("Europe/Vienna"));
   }
@@ -488,5 +491,42 @@ class ReportWriterTest {
         .anyMatch(cell -> cell.contains("2.5 mm (watch)"));
     assertThat(told.rows().get(0).stands()).isNotEqualTo(StationState.HOLDS);
     assertThat(told.lines().get(0)).startsWith("Never recorded: ").contains("wheel nuts");
+  }
+
+  /**
+   * In the order of work and then of time; one whose step or check is gone is told all the same.
+   */
+  @Test
+  void aPhotographIsToldWithWhatItIsOf() {
+    Work work = work(UnitSystem.METRIC);
+    String step = work.harness().steps().get(0).id();
+    Round round = Round.of(work.bench().checks()).get(1);
+    photo(Photo.About.CARE, CarePart.PRESSURE.name(), "crack", 0);
+    photo(Photo.About.FINDING, "", "", 1);
+    photo(Photo.About.CHECK, round.id(), "on the pin", 5);
+    photo(Photo.About.CHECK, "gone", "", 4);
+    photo(Photo.About.STEP, step, "", 3);
+    photo(Photo.About.RIG, "", "dent", 2);
+    assertThat(report(UnitSystem.METRIC).prints())
+        .extracting(Report.Print::caption)
+        .containsExactly(
+            "The rig: dent. Ana, 15 Jan 2026, 08:02",
+            work.harness().steps().get(0).title() + ". Ana, 15 Jan 2026, 08:03",
+            "A check that this rig has no more. Ana, 15 Jan 2026, 08:04",
+            round.title() + ": on the pin. Ana, 15 Jan 2026, 08:05",
+            "What was found. Ana, 15 Jan 2026, 08:01",
+            CarePart.PRESSURE.label() + ": crack. Ana, 15 Jan 2026, 08:00");
+  }
+
+  private void photo(Photo.About about, String subject, String caption, int minute) {
+    photos.add(
+        new Photo(
+            photos.size() + 1,
+            about,
+            subject,
+            caption,
+            "Ana",
+            MORNING.plusSeconds(60L * minute),
+            "sha " + photos.size()));
   }
 }

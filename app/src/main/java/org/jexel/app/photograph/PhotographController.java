@@ -1,0 +1,182 @@
+package org.jexel.app.photograph;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.jexel.app.exchange.Darkroom;
+import org.jexel.app.exchange.Unreadable;
+import org.jexel.app.job.JobFile;
+import org.jexel.app.job.JobFiles;
+import org.jexel.app.job.RequestKey;
+import org.jexel.app.job.Waited;
+import org.jexel.app.security.Person;
+import org.jexel.core.job.Photo;
+import org.jexel.core.report.PhotosTold;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.server.ResponseStatusException;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Photographs as they are taken in, and the page on which they get their captions. */
+@Controller
+class PhotographController {
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.UK);
+
+  private final JobFiles files;
+  private final Photographs photographs;
+  private final Darkroom darkroom;
+  private final Waited waited;
+  private final Clock clock;
+
+  PhotographController(
+      JobFiles files, Photographs photographs, Darkroom darkroom, Waited waited, Clock clock) {
+    this.clock = clock;
+    this.files = files;
+    this.photographs = photographs;
+    this.darkroom = darkroom;
+    this.waited = waited;
+  }
+
+  /**
+   * A photograph on its page.
+   *
+   * @param of what it is
+   * @param taken by whom and when
+   */
+  record Shown(Photo photo, String of, String taken) {}
+
+  /** All of a job and of its trailer's care, or those of one subject. */
+  @GetMapping("/jobs/{ref}/photographs")
+  ModelAndView album(
+      @PathVariable String ref,
+      @RequestParam(defaultValue = "") String about,
+      @RequestParam(defaultValue = "") String subject,
+      Person person) {
+    return page(files.open(ref, person), Of.named(about, subject), "");
+  }
+
+  private ModelAndView page(JobFile file, @Nullable Of of, String problem) {
+    Map<String, Object> view = new LinkedHashMap<>();
+    view.put("job", file.job());
+    view.put("person", file.person());
+    view.put("units", file.units());
+    view.put("mayChange", file.person().role().mayChange());
+    view.put("of", of);
+    view.put(
+        "back",
+        of == null ? "/jobs/" + file.job().ref() + "/handover" : of.taken(file.job().ref()));
+    view.put("prints", prints(file, of));
+    view.put("problem", problem);
+    view.put("requestKey", UUID.randomUUID().toString());
+    return new ModelAndView("photographs", view);
+  }
+
+  private List<Shown> prints(JobFile file, @Nullable Of of) {
+    ZoneId zone = file.job().workshop().zone();
+    PhotosTold words = new PhotosTold(file.work(), at -> WHEN.format(at.atZone(zone)));
+    return photographs.of(file).stream()
+        .filter(photo -> of == null || of.holds(photo))
+        .map(photo -> new Shown(photo, words.of(photo), words.taken(photo)))
+        .toList();
+  }
+
+  /** One that waited on a phone for so many ms, be it that its turn had not come. */
+  @PostMapping(value = "/jobs/{ref}/photographs", params = "ago")
+  @ResponseBody
+  Waited.Told sent(
+      @PathVariable String ref,
+      @RequestParam String about,
+      @RequestParam(defaultValue = "") String subject,
+      @RequestParam(defaultValue = "") String caption,
+      @RequestParam MultipartFile photo,
+      @RequestParam String requestKey,
+      @RequestParam long ago,
+      Person person)
+      throws IOException {
+    Of of = Of.posted(about, subject);
+    try {
+      Darkroom.Picture developed = darkroom.develop(photo.getInputStream());
+      return waited.take(
+          ref,
+          person,
+          ago,
+          (file, at) -> {
+            photographs.keep(file, of, caption, developed, at, requestKey);
+            return Waited.Told.TAKEN;
+          });
+    } catch (Unreadable | Photographs.Full not) {
+      return Waited.Told.not(String.valueOf(not.getMessage()));
+    }
+  }
+
+  /** From a form that no script sends: as many as were chosen, all or none. */
+  @PostMapping("/jobs/{ref}/photographs")
+  ModelAndView posted(
+      @PathVariable String ref,
+      @RequestParam String about,
+      @RequestParam(defaultValue = "") String subject,
+      @RequestParam List<MultipartFile> photo,
+      @RequestParam String requestKey,
+      Person person)
+      throws IOException {
+    Of of = Of.posted(about, subject);
+    try {
+      Map<String, Darkroom.Picture> developed = new LinkedHashMap<>();
+      for (MultipartFile chosen : photo) {
+        Darkroom.Picture picture = darkroom.develop(chosen.getInputStream());
+        developed.put(RequestKey.of(requestKey, picture.sha256()), picture);
+      }
+      files.change(
+          ref,
+          person,
+          file ->
+              developed.forEach(
+                  (key, one) -> photographs.keep(file, of, "", one, clock.instant(), key)));
+    } catch (Unreadable | Photographs.Full not) {
+      ModelAndView again = page(files.open(ref, person), of, String.valueOf(not.getMessage()));
+      again.setStatus(HttpStatus.UNPROCESSABLE_ENTITY);
+      return again;
+    }
+    return new ModelAndView("redirect:" + Of.album(ref, of));
+  }
+
+  @PostMapping("/jobs/{ref}/photographs/{id}")
+  String caption(
+      @PathVariable String ref,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String caption,
+      @RequestParam(defaultValue = "false") boolean away,
+      @RequestParam(defaultValue = "") String about,
+      @RequestParam(defaultValue = "") String subject,
+      @RequestParam String requestKey,
+      Person person) {
+    files.change(
+        ref,
+        person,
+        file -> {
+          Photo photo =
+              photographs
+                  .one(file, id)
+                  .orElseThrow(
+                      () ->
+                          new ResponseStatusException(
+                              HttpStatus.NOT_FOUND, "No photograph of that number"));
+          photographs.correct(file, photo, caption, !away, requestKey);
+        });
+    return "redirect:" + Of.album(ref, Of.named(about, subject));
+  }
+}
