@@ -1,6 +1,13 @@
 /* Without connection: which pages are kept here, and what waits. */
 import "./queue.js";
 
+/* What a page is called by the last parts of its address. */
+const called = (station, part) => {
+  if (station === "care" && part) return `care, ${part.toLowerCase().replaceAll("_", " ")}`;
+  if (part) return "road card";
+  return station === "before" ? "before each journey" : station;
+};
+
 const list = async () => {
   const pages = await caches.open("jexel-pages");
   const kept = (await pages.keys()).map((request) => new URL(request.url));
@@ -9,12 +16,8 @@ const list = async () => {
     ...kept.map((url) => {
       const link = document.createElement("a");
       link.href = url.pathname + url.search;
-      const [, , job, station, card] = url.pathname.split("/");
-      link.textContent = [
-        job,
-        card ? "road card" : station === "before" ? "before each journey" : station,
-        url.searchParams.get("card"),
-      ]
+      const [, , job, station, part] = url.pathname.split("/");
+      link.textContent = [job, called(station, part), url.searchParams.get("card")]
         .filter(Boolean)
         .join(", ");
       const item = document.createElement("li");

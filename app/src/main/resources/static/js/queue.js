@@ -4,6 +4,7 @@
 import { all, change, drop, follow } from "./waiting.js";
 
 const ASK_MS = 5000;
+const LONGEST_MS = 180000;
 const HEADS = { headers: { Accept: "application/json" }, cache: "no-store" };
 const clock = (at) =>
   new Date(at).toLocaleString("en-GB", {
@@ -101,6 +102,9 @@ const upload = (path, form) =>
         json: () => JSON.parse(request.responseText),
       });
     });
+    // A line that hangs holds up all that waits behind it.
+    request.timeout = LONGEST_MS;
+    request.addEventListener("timeout", lost);
     request.addEventListener("error", lost);
     request.addEventListener("loadend", () => {
       part = "";

@@ -16,6 +16,7 @@ import org.openqa.selenium.Keys;
 /** A phone where the server is not reached: what is worked on there, and what becomes of it. */
 class AwayIT {
   private static final String CARD = "/jobs/J1003/road/card";
+  private static final String CARE = "/jobs/J1003/care/TREAD";
   private static final String LIST = "/jobs/J1003/before";
   private RunScript script;
 
@@ -77,9 +78,12 @@ class AwayIT {
       String begin = browser.text("#card-now h2");
       browser.open(LIST);
       browser.await("kept", () -> browser.text("#kept").startsWith("Kept on this phone"));
+      browser.open(CARE);
+      browser.await("the care form", () -> browser.has("#place-1"));
       browser.open("/jobs/J1003/bench?card=supply.battery");
       browser.await("the bench", () -> browser.has("#reading"));
       long before = count("test_stop");
+      long photographs = count("photograph");
 
       network(browser, false);
       assertThat(script.run("stop").waitFor(60, TimeUnit.SECONDS)).isTrue();
@@ -88,32 +92,34 @@ class AwayIT {
       browser.at("#reading").sendKeys("12.63", Keys.ENTER);
       waits(browser, 1);
       assertThat(browser.at("#reading").getDomProperty("value")).isEmpty();
-      long photographs = count("photograph");
       Path picture = Files.write(browser.folder().resolve("s.jpg"), Shot.jpeg(6, 2400, 1800));
       browser.at(".camera [name=photo]").sendKeys(picture.toString());
       waits(browser, 2);
       browser.open(CARD);
       assertThat(browser.text("#as-seen")).contains("as it was last seen");
       assertThat(browser.text("#card-now h2")).isEqualTo(begin);
-      drive(browser, "locked", 2);
+      drive(browser, "locked", 3);
       String second = browser.text("#card-now h2");
       assertThat(second).isNotEqualTo(begin).startsWith("Row ");
-      drive(browser, "locked", 3);
+      drive(browser, "locked", 4);
       browser.open(CARD);
       waits(browser, 4);
       assertThat(browser.text("#card-now h2"))
           .as("it goes on where it was")
           .isNotEqualTo(second)
           .startsWith("Row ");
-      drive(browser, "firm", 4);
+      drive(browser, "firm", 5);
       browser.open(LIST);
       browser.at("#TYRES-FAILS").sendKeys(Keys.SPACE);
       browser.at("#wrong").sendKeys("cut in the left one", Keys.ENTER);
       waits(browser, 6);
+      browser.open(CARE);
+      browser.at("#place-1").sendKeys("6.2 mm", Keys.ENTER);
+      waits(browser, 7);
       browser.open("/jobs/J1003/rig");
       assertThat(browser.text("h1")).isEqualTo("The server is not reached from here");
       browser.await("what is kept", () -> browser.text("#pages").contains("J1003, road card"));
-      waits(browser, 6);
+      waits(browser, 7);
 
       network(browser, true);
       script.up();
@@ -130,6 +136,8 @@ class AwayIT {
       assertThat(String.valueOf(browser.at("#queue").getDomProperty("textContent")))
           .as("all is sent")
           .doesNotContain("Not taken");
+      // The last one; the bar itself is away while a page is read anew.
+      browser.await("the care", () -> count("care_found where abs(si - 0.0062) < 1e-9") == 1);
       browser.await("nothing waits", () -> !browser.at("#queue").isDisplayed());
       String last = "from test_stop where id > (select max(id) - 3 from test_stop)";
       assertThat(script.asked("select count(*) " + last + " and driven_at < made_at"))

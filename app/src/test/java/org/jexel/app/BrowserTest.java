@@ -305,6 +305,7 @@ class BrowserTest {
             "/jobs/J1006/driver",
             "/jobs/J1006/care/MAGNETS",
             "/jobs/J1006/life",
+            "/jobs/J1001/photographs",
             "/jobs/file",
             "/workshop/care",
             "/jobs/J1005/bench?card=tester&state=tail&plugged=true",
@@ -333,6 +334,7 @@ class BrowserTest {
             "/jobs/J1003/breakaway?card=pull",
             "/jobs/J1006/care/TREAD",
             "/jobs/J1006/life",
+            "/jobs/J1005/photographs?about=FINDING",
             "/workshop/breakaway",
             "/jobs/J1002/breakaway")) {
       browser.open(view);

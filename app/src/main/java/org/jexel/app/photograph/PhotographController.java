@@ -160,7 +160,7 @@ class PhotographController {
       @PathVariable long id,
       @RequestParam(defaultValue = "") String caption,
       @RequestParam(defaultValue = "false") boolean away,
-      @RequestParam(defaultValue = "") String about,
+      @RequestParam String about,
       @RequestParam(defaultValue = "") String subject,
       @RequestParam String requestKey,
       Person person) {

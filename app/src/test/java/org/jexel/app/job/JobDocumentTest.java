@@ -26,6 +26,7 @@ import org.jexel.app.exchange.KeptFile;
 import org.jexel.app.exchange.KeptFiles;
 import org.jexel.app.exchange.Sha256;
 import org.jexel.app.exchange.Sheet;
+import org.jexel.app.exchange.Shot;
 import org.jexel.app.security.Person;
 import org.jexel.app.security.PersonRepository;
 import org.jexel.app.security.Role;
@@ -569,6 +570,29 @@ class JobDocumentTest {
         "the seventh, of one",
         "number 7 stands at place 1",
         job -> first(job, "/handover/editions/0").put("number", 7));
+  }
+
+  /** What a file calls a picture is shown to everybody who opens the job. */
+  @Test
+  void aPictureIsPlainAndHasItsHash() throws Exception {
+    byte[] withItsPlace = Shot.jpeg(6, 64, 48);
+    byte[] page = "<script>1</script>".getBytes(StandardCharsets.US_ASCII);
+    for (String size : List.of("large", "small")) {
+      for (byte[] none : List.of(withItsPlace, page)) {
+        refused(
+            size,
+            "more than a picture, or none",
+            job -> first(job, "/trailer/carePictures/0").put(size, none));
+      }
+    }
+    refused(
+        "another",
+        "its hash is another one",
+        job -> first(job, "/trailer/carePictures/0").put("sha256", "0".repeat(64)));
+    refused(
+        "of no picture",
+        "carePrints 1",
+        job -> first(job, "/trailer/carePrints/0").put("picture", 7));
   }
 
   @Test
