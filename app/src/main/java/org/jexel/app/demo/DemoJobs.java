@@ -10,11 +10,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jexel.app.bench.BenchService;
 import org.jexel.app.cab.CabModels;
 import org.jexel.app.cab.CabNotes;
 import org.jexel.app.care.CareService;
-import org.jexel.app.device.SimulatedMeterPort;
 import org.jexel.app.entry.FigureCards;
 import org.jexel.app.entry.NewJobs;
 import org.jexel.app.entry.RigCards;
@@ -26,26 +24,14 @@ import org.jexel.app.job.Job;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.job.JobRepository;
-import org.jexel.app.job.RequestKey;
 import org.jexel.app.library.ControllerLibrary;
 import org.jexel.app.rig.LampCards;
 import org.jexel.app.rig.LoadCards;
-import org.jexel.app.road.GateService;
-import org.jexel.app.road.RoadService;
-import org.jexel.app.road.Settling;
 import org.jexel.app.security.Person;
-import org.jexel.core.check.Band;
-import org.jexel.core.check.Check;
-import org.jexel.core.check.CheckSheet;
-import org.jexel.core.check.FaultyRig;
-import org.jexel.core.network.Fault;
-import org.jexel.core.quantity.UnitSystem;
-import org.jexel.core.quantity.Verdict;
 import org.jexel.core.report.Signing;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.Wish;
-import org.jexel.core.road.Gate;
 import org.springframework.stereotype.Service;
 
 /**
@@ -60,12 +46,8 @@ class DemoJobs {
   private final FigureCards figures;
   private final LampCards lamps;
   private final LoadCards loads;
-  private final BenchService bench;
-  private final SimulatedMeterPort meter;
+  private final DemoProof proved;
   private final Clock clock;
-  private final RoadService road;
-  private final Settling settling;
-  private final GateService gate;
   private final Stock stock;
   private final Steps steps;
   private final CabNotes cab;
@@ -82,16 +64,12 @@ class DemoJobs {
       FigureCards figures,
       LampCards lamps,
       LoadCards loads,
-      BenchService bench,
-      RoadService road,
-      Settling settling,
-      GateService gate,
+      DemoProof proved,
       Stock stock,
       Steps steps,
       CabNotes cab,
       CabModels models,
       ControllerLibrary library,
-      SimulatedMeterPort meter,
       CareService care,
       Editions editions,
       DemoPhotographs photographs,
@@ -100,17 +78,13 @@ class DemoJobs {
     this.clock = clock;
     this.care = care;
     this.editions = editions;
-    this.meter = meter;
     this.newJobs = newJobs;
     this.jobs = jobs;
     this.files = files;
     this.figures = figures;
     this.lamps = lamps;
     this.loads = loads;
-    this.bench = bench;
-    this.road = road;
-    this.settling = settling;
-    this.gate = gate;
+    this.proved = proved;
     this.stock = stock;
     this.steps = steps;
     this.cab = cab;
@@ -199,43 +173,7 @@ class DemoJobs {
           person,
           file -> file.work().harness().steps().forEach(step -> steps.tick(file, step.id(), true)));
     }
-    // One after the other: the battery's volts move what the others are expected to read.
-    for (DemoRig.Read read : rig.readings()) {
-      if (!read.check().equals(CheckSheet.BATTERY_AFTER)) {
-        files.change(ref, person, file -> read(file, read, key));
-      }
-    }
-    if (!rig.hidden().isEmpty()) {
-      meter.hide(job.id(), Fault.parse(rig.hidden()), person.id());
-    }
-    files.change(
-        ref, person, file -> rig.rounds().forEach(round -> round(file, round, rig.hidden(), key)));
-    for (DemoRig.Read read : rig.readings()) {
-      // The battery is read last, when every wheel has been held.
-      if (read.check().equals(CheckSheet.BATTERY_AFTER)) {
-        files.change(ref, person, file -> read(file, read, key));
-      }
-    }
-    if (!rig.stops().isEmpty()) {
-      files.change(ref, person, file -> gate.say(file, looked(file), key + "-gate"));
-    }
-    int n = 0;
-    for (DemoRig.Made made : rig.stops()) {
-      Map<String, String> typed = new LinkedHashMap<>();
-      typed.put("gain", String.valueOf(made.gain()));
-      typed.put("way", "LEVER");
-      typed.put("speed", "40 km/h");
-      typed.put("surface", "DRY_ASPHALT");
-      typed.put("outcome", made.outcome());
-      typed.put("distance", made.metres() + " m");
-      typed.put("seconds", "");
-      typed.put("note", "");
-      String stopKey = key + "-stop-" + n++;
-      files.change(ref, person, file -> road.record(file, typed, null, stopKey));
-    }
-    if (rig.settle()) {
-      files.change(ref, person, file -> settling.belowLock(file, key + "-settled"));
-    }
+    proved.take(ref, job.id(), rig, key, person);
     return ref;
   }
 
@@ -247,45 +185,6 @@ class DemoJobs {
       typed.put("mass", String.valueOf(item.kg()));
       typed.put("place", String.valueOf(item.x()));
       loads.add(file, typed, key + "-load-" + n++);
-    }
-  }
-
-  /** Everything is sound and warm, and what is to be watched is gone past. */
-  private static Map<String, String> looked(JobFile file) {
-    Map<String, String> said = new HashMap<>(Map.of("warmed", "5"));
-    for (Gate.Line line : file.work().road().gate().lines()) {
-      if (line.verdict() == Verdict.NOT_YET) {
-        said.put(line.id(), Verdict.HOLDS.name());
-      } else if (line.asks()) {
-        said.put("why." + line.id(), "Known, and driven slowly and on our own track");
-      }
-    }
-    return said;
-  }
-
-  private void read(JobFile file, DemoRig.Read read, String key) {
-    Check check =
-        file.work()
-            .bench()
-            .check(read.check())
-            .orElseThrow(() -> new IllegalStateException(key + " has no " + read.check()));
-    bench.record(file, check, text(check, read.share()), 0, key + "-" + read.check());
-  }
-
-  /** What somebody sees, hears and feels on the rounds that begin so, with what is hidden. */
-  private void round(JobFile file, String begins, String hidden, String key) {
-    FaultyRig rig = FaultyRig.of(file.rig(), file.work().harness().plan(), Fault.parse(hidden));
-    for (Check check : file.work().bench().checks()) {
-      boolean walked = check.round().equals(begins) || check.round().startsWith(begins + ".");
-      if (walked && !check.measure().words().isEmpty()) {
-        double seen = rig.read(check);
-        bench.record(
-            file,
-            check,
-            check.measure().words().get((int) Math.round(seen)),
-            0,
-            RequestKey.of(key, check.id()));
-      }
     }
   }
 
@@ -306,12 +205,5 @@ class DemoJobs {
   /** The demo's batteries stay as old as they are told, whenever it is loaded. */
   private String yearsAgo(double years) {
     return LocalDate.now(clock).minusMonths(Math.round(12 * years)).toString();
-  }
-
-  private static String text(Check check, double share) {
-    Band band = check.band();
-    double edge = share < 0 ? band.expected() - band.low() : band.high() - band.expected();
-    double value = band.expected() + share * edge;
-    return check.measure().text(value, UnitSystem.METRIC);
   }
 }

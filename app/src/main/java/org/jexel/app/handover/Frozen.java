@@ -4,9 +4,11 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import org.jexel.app.drawing.PlainSvg;
 import org.jexel.app.exchange.Sha256;
+import org.jexel.core.report.Difference;
 import org.jexel.core.report.Report;
 import org.jspecify.annotations.Nullable;
 
@@ -33,6 +35,15 @@ record Frozen(String units, Report report, String drawing, @Nullable String wiri
   /** Whether its drawings are such as this program makes. */
   boolean isDrawn() {
     return PlainSvg.is(drawing) && (wiring == null || PlainSvg.is(wiring));
+  }
+
+  /** What it says otherwise than an earlier edition; of one in other units, or none, nothing. */
+  List<Difference> since(Optional<ReportEdition> earlier) {
+    return earlier
+        .flatMap(ReportEdition::frozen)
+        .filter(old -> old.units.equals(units))
+        .map(old -> Difference.between(old.report, report))
+        .orElse(List.of());
   }
 
   /** The drawing on the page of an edition: it shows what was, and leads nowhere. */

@@ -26,8 +26,17 @@ class HandoverController {
   private final JobFiles files;
   private final StationPages pages;
   private final Editions editions;
+  private final ReportOfNow report;
+  private final ReportPapers papers;
 
-  HandoverController(JobFiles files, StationPages pages, Editions editions) {
+  HandoverController(
+      JobFiles files,
+      StationPages pages,
+      Editions editions,
+      ReportOfNow report,
+      ReportPapers papers) {
+    this.report = report;
+    this.papers = papers;
     this.files = files;
     this.pages = pages;
     this.editions = editions;
@@ -43,7 +52,7 @@ class HandoverController {
   @GetMapping("/jobs/{ref}/handover")
   ModelAndView handover(@PathVariable String ref, Person person) {
     JobFile file = files.open(ref, person);
-    Frozen now = editions.now(file);
+    Frozen now = report.of(file);
     List<ReportEdition> all = editions.all(file);
     Map<String, Object> view = new HashMap<>();
     view.put("report", now.report());
@@ -51,7 +60,7 @@ class HandoverController {
     view.put("editions", all.stream().map(edition -> row(file, edition)).toList());
     view.put("signed", file.job().isSigned());
     view.put("waits", Editions.waits(file, all));
-    view.put("begun", Editions.begun(file.job()).orElse(null));
+    view.put("begun", ReportOfNow.begun(file.job()).orElse(null));
     sign(file, now, view);
     return pages.page(file, Station.HANDOVER, "report", view);
   }
@@ -74,7 +83,7 @@ class HandoverController {
 
   @GetMapping("/jobs/{ref}/report.pdf")
   ResponseEntity<byte[]> draft(@PathVariable String ref, Person person) {
-    return Pdf.answer(editions.draft(files.open(ref, person)), ref + "-report.pdf");
+    return Pdf.answer(papers.draft(files.open(ref, person)), ref + "-report.pdf");
   }
 
   @PostMapping("/jobs/{ref}/report")
@@ -93,7 +102,7 @@ class HandoverController {
     JobFile file = files.open(ref, person);
     List<ReportEdition> all = editions.all(file);
     ReportEdition edition = Editions.of(all, number);
-    Frozen now = editions.now(file);
+    Frozen now = report.of(file);
     Map<String, Object> view = new HashMap<>();
     view.put("job", file.job());
     view.put("person", person);
@@ -105,11 +114,8 @@ class HandoverController {
         "sameUnits", edition.frozen().map(old -> old.units().equals(now.units())).orElse(false));
     view.put(
         "before",
-        edition
-            .frozen()
-            .map(old -> Editions.since(Editions.before(all, number), old))
-            .orElse(List.of()));
-    view.put("since", Editions.since(Optional.of(edition), now.leavingAs(edition)));
+        edition.frozen().map(old -> old.since(Editions.before(all, number))).orElse(List.of()));
+    view.put("since", now.leavingAs(edition).since(Optional.of(edition)));
     boolean second =
         number == all.size()
             && Editions.waits(file, all)
@@ -131,7 +137,7 @@ class HandoverController {
       Person person) {
     JobFile file = files.open(ref, person);
     ReportEdition edition = Editions.of(editions.all(file), number);
-    return Pdf.answer(editions.paper(edition, first), ref + "-report-" + number + ".pdf");
+    return Pdf.answer(papers.of(edition, first), ref + "-report-" + number + ".pdf");
   }
 
   @PostMapping("/jobs/{ref}/report/{number}")

@@ -7,6 +7,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.time.ZoneId;
 import org.jexel.app.security.Person;
 
 /** Somebody's name under an edition, as it was then. Append-only. */
@@ -61,12 +62,9 @@ class ReportSignature {
     return person.id().equals(other.id()) || person.isElsewhere() && name.equals(other.name());
   }
 
-  String name() {
-    return name;
-  }
-
-  String role() {
-    return role;
+  /** Who signed, in which role, when. */
+  String words(ZoneId zone) {
+    return String.join(", ", name, role, ReportOfNow.WHEN.format(signedAt.atZone(zone)));
   }
 
   Instant signedAt() {
