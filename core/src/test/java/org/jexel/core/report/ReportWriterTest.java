@@ -498,6 +498,7 @@ class ReportWriterTest {
    */
   @Test
   void aPhotographIsToldWithWhatItIsOf() {
+    wish = Wish.CONVERT;
     Work work = work(UnitSystem.METRIC);
     String step = work.harness().steps().get(0).id();
     Round round = Round.of(work.bench().checks()).get(1);
