@@ -27,7 +27,11 @@ document.addEventListener("change", async (event) => {
   try {
     for (const photo of [...event.target.files]) await keep(form, photo);
   } catch (full) {
-    say("This phone has no room to keep it. Send it once the server is reached.");
+    // Then the form sends it, as it does without this script.
+    form.elements.photo.removeAttribute("name");
+    event.target.name = "photo";
+    document.documentElement.classList.remove("sends");
+    say("There is no room on this phone to keep it. Press Send while the server is reached.");
     return;
   }
   form.reset();

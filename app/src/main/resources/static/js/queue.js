@@ -40,7 +40,12 @@ const row = (entry) => {
     away.className = "act quiet";
     away.textContent = "Let it go";
     away.addEventListener("click", () => drop(entry.id));
-    item.append(why, away);
+    const again = document.createElement("button");
+    again.type = "button";
+    again.className = "act quiet";
+    again.textContent = "Send it again";
+    again.addEventListener("click", () => change({ ...entry, why: "" }).then(sendNow));
+    item.append(why, again, away);
   }
   return item;
 };
@@ -117,6 +122,7 @@ const upload = (path, form) =>
 const WHY = {
   403: "Your role may look, not change.",
   413: "It is larger than 16 MB. Take it smaller.",
+  500: "The server cannot make anything of it.",
 };
 
 /* Whether it is settled, one way or the other; false where the server was not reached. */
@@ -125,7 +131,9 @@ const send = async (entry, token) => {
   const answer = entry.photo
     ? await upload(entry.path, form)
     : await fetch(entry.path, { ...HEADS, method: "POST", body: form, redirect: "manual" });
-  if (answer.type === "opaqueredirect" || answer.status === 401 || answer.status >= 500) return false;
+  if (answer.type === "opaqueredirect" || answer.status === 401 || answer.status > 500) return false;
+  // What breaks the server each time holds nothing up behind it; anything but a picture is tried on.
+  if (answer.status === 500 && !entry.photo) return false;
   if (answer.ok) {
     const told = await answer.json();
     if (told.taken) await drop(entry.id);

@@ -42,12 +42,10 @@ public record Of(About about, String subject) {
     return about == photo.about() && subject.equals(photo.subject());
   }
 
-  /** The address of these photographs, or of all. */
-  static String album(String ref, @Nullable Of of) {
-    String all = "/jobs/" + ref + "/photographs";
-    return of == null
-        ? all
-        : "%s?about=%s&subject=%s".formatted(all, of.about, UriUtils.encode(of.subject, UTF_8));
+  /** The address of these photographs. */
+  String album(String ref) {
+    return "/jobs/%s/photographs?about=%s&subject=%s"
+        .formatted(ref, about, UriUtils.encode(subject, UTF_8));
   }
 
   /** The address of the page on which they are taken. */

@@ -84,7 +84,7 @@ class Photograph {
     return next;
   }
 
-  String caption() {
-    return caption;
+  String about() {
+    return about;
   }
 }

@@ -3,10 +3,8 @@ package org.jexel.app.photograph;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.jexel.app.exchange.Darkroom;
@@ -18,6 +16,7 @@ import org.jexel.app.job.Waited;
 import org.jexel.app.security.Person;
 import org.jexel.core.job.Photo;
 import org.jexel.core.report.PhotosTold;
+import org.jexel.core.report.ReportWriter;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -27,15 +26,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.ModelAndView;
 
 /** Photographs as they are taken in, and the page on which they get their captions. */
 @Controller
 class PhotographController {
-  private static final DateTimeFormatter WHEN =
-      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.UK);
-
   private final JobFiles files;
   private final Photographs photographs;
   private final Darkroom darkroom;
@@ -56,8 +51,9 @@ class PhotographController {
    *
    * @param of what it is
    * @param taken by whom and when
+   * @param text in its field: its caption, or what somebody typed and nobody kept
    */
-  record Shown(Photo photo, String of, String taken) {}
+  record Shown(Photo photo, String of, String taken, String text) {}
 
   /** All of a job and of its trailer's care, or those of one subject. */
   @GetMapping("/jobs/{ref}/photographs")
@@ -66,10 +62,14 @@ class PhotographController {
       @RequestParam(defaultValue = "") String about,
       @RequestParam(defaultValue = "") String subject,
       Person person) {
-    return page(files.open(ref, person), Of.named(about, subject), "");
+    return page(files.open(ref, person), Of.named(about, subject), "", Map.of());
   }
 
-  private ModelAndView page(JobFile file, @Nullable Of of, String problem) {
+  /**
+   * @param typed captions that nobody kept, by the photograph's number
+   */
+  private ModelAndView page(
+      JobFile file, @Nullable Of of, String problem, Map<Long, String> typed) {
     Map<String, Object> view = new LinkedHashMap<>();
     view.put("job", file.job());
     view.put("person", file.person());
@@ -79,18 +79,24 @@ class PhotographController {
     view.put(
         "back",
         of == null ? "/jobs/" + file.job().ref() + "/handover" : of.taken(file.job().ref()));
-    view.put("prints", prints(file, of));
+    view.put("prints", prints(file, of, typed));
     view.put("problem", problem);
     view.put("requestKey", UUID.randomUUID().toString());
     return new ModelAndView("photographs", view);
   }
 
-  private List<Shown> prints(JobFile file, @Nullable Of of) {
+  private List<Shown> prints(JobFile file, @Nullable Of of, Map<Long, String> typed) {
     ZoneId zone = file.job().workshop().zone();
-    PhotosTold words = new PhotosTold(file.work(), at -> WHEN.format(at.atZone(zone)));
+    PhotosTold words = new PhotosTold(file.work(), at -> ReportWriter.moment(at, zone));
     return photographs.of(file).stream()
         .filter(photo -> of == null || of.holds(photo))
-        .map(photo -> new Shown(photo, words.of(photo), words.taken(photo)))
+        .map(
+            photo ->
+                new Shown(
+                    photo,
+                    words.of(photo),
+                    words.taken(photo),
+                    typed.getOrDefault(photo.id(), photo.caption())))
         .toList();
   }
 
@@ -101,7 +107,6 @@ class PhotographController {
       @PathVariable String ref,
       @RequestParam String about,
       @RequestParam(defaultValue = "") String subject,
-      @RequestParam(defaultValue = "") String caption,
       @RequestParam MultipartFile photo,
       @RequestParam String requestKey,
       @RequestParam long ago,
@@ -115,7 +120,7 @@ class PhotographController {
           person,
           ago,
           (file, at) -> {
-            photographs.keep(file, of, caption, developed, at, requestKey);
+            photographs.keep(file, of, "", developed, at, requestKey);
             return Waited.Told.TAKEN;
           });
     } catch (Unreadable | Photographs.Full not) {
@@ -147,15 +152,16 @@ class PhotographController {
               developed.forEach(
                   (key, one) -> photographs.keep(file, of, "", one, clock.instant(), key)));
     } catch (Unreadable | Photographs.Full not) {
-      ModelAndView again = page(files.open(ref, person), of, String.valueOf(not.getMessage()));
+      ModelAndView again =
+          page(files.open(ref, person), of, String.valueOf(not.getMessage()), Map.of());
       again.setStatus(HttpStatus.UNPROCESSABLE_ENTITY);
       return again;
     }
-    return new ModelAndView("redirect:" + Of.album(ref, of));
+    return new ModelAndView("redirect:" + of.album(ref));
   }
 
   @PostMapping("/jobs/{ref}/photographs/{id}")
-  String caption(
+  ModelAndView caption(
       @PathVariable String ref,
       @PathVariable long id,
       @RequestParam(defaultValue = "") String caption,
@@ -164,19 +170,15 @@ class PhotographController {
       @RequestParam(defaultValue = "") String subject,
       @RequestParam String requestKey,
       Person person) {
-    files.change(
-        ref,
-        person,
-        file -> {
-          Photo photo =
-              photographs
-                  .one(file, id)
-                  .orElseThrow(
-                      () ->
-                          new ResponseStatusException(
-                              HttpStatus.NOT_FOUND, "No photograph of that number"));
-          photographs.correct(file, photo, caption, !away, requestKey);
-        });
-    return "redirect:" + Of.album(ref, Of.named(about, subject));
+    Of of = Of.posted(about, subject);
+    String text = caption.strip();
+    String problem =
+        files.act(ref, person, file -> photographs.correct(file, id, text, !away, requestKey));
+    if (problem.isEmpty()) {
+      return new ModelAndView("redirect:" + of.album(ref));
+    }
+    ModelAndView again = page(files.open(ref, person), of, problem, Map.of(id, text));
+    again.setStatus(HttpStatus.UNPROCESSABLE_ENTITY);
+    return again;
   }
 }

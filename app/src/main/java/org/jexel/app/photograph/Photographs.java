@@ -18,9 +18,11 @@ import org.jexel.core.job.Photo;
 import org.jexel.core.job.Photo.About;
 import org.jexel.core.job.Station;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.server.ResponseStatusException;
 
 /** Keeps photographs, and tells those that stand. */
 @Service
@@ -56,14 +58,17 @@ public class Photographs implements Photographed {
   @Override
   @Transactional(readOnly = true)
   public List<Photo> of(JobFile file) {
-    List<PhotographRepository.Row> all =
-        photographs.all(file.job().id(), file.job().trailer().life());
+    List<PhotographRepository.Row> all = rows(file);
     Set<Long> corrected = new HashSet<>();
     all.forEach(row -> corrected.add(row.corrects()));
     return all.stream()
         .filter(row -> !corrected.contains(row.id()))
         .flatMap(row -> told(row).stream())
         .toList();
+  }
+
+  private List<PhotographRepository.Row> rows(JobFile file) {
+    return photographs.all(file.job().id(), file.job().trailer().life());
   }
 
   /** Nothing of one that was taken away, or that a later version took. */
@@ -96,7 +101,7 @@ public class Photographs implements Photographed {
   /**
    * Keeps a photograph; one that was sent before is kept once.
    *
-   * @param caption what it shows; may be empty
+   * @param caption what it shows, of at most {@link #CAPTION} letters; may be empty
    * @param taken when it was taken
    * @throws Full if the job holds as many as its file can carry
    */
@@ -118,8 +123,7 @@ public class Photographs implements Photographed {
             .find(of.job(job), of.trailer(job), developed.sha256())
             .orElseGet(() -> added(job, of, developed));
     photographs.saveAndFlush(
-        new Photograph(
-            job, of, brief(caption), picture, file.person(), taken, clock.instant(), key));
+        new Photograph(job, of, caption, picture, file.person(), taken, clock.instant(), key));
     changed(file, of.about());
   }
 
@@ -131,31 +135,33 @@ public class Photographs implements Photographed {
     return pictures.saveAndFlush(new Picture(job, of, developed)).id();
   }
 
-  /** The photograph under this number that stands in this job. */
-  Optional<Photo> one(JobFile file, long id) {
-    return of(file).stream().filter(photo -> photo.id() == id).findFirst();
-  }
-
   /**
-   * Gives a photograph another caption, or takes it away.
+   * Gives a photograph another caption, or takes it away; once, however often that is sent.
    *
+   * @param id of the row as it was read
    * @param stays whether it does
+   * @return why not; empty where it is so now
    */
   @Transactional(propagation = Propagation.MANDATORY)
-  void correct(JobFile file, Photo photo, String caption, boolean stays, String requestKey) {
-    Photograph old = photographs.findById(photo.id()).orElseThrow();
-    if (stays && old.caption().equals(caption)) {
-      return;
+  String correct(JobFile file, long id, String caption, boolean stays, String requestKey) {
+    Job job = file.job();
+    String key = RequestKey.of(requestKey);
+    if (photographs.isKept(job.id(), job.trailer().life(), key)) {
+      return "";
     }
-    photographs.saveAndFlush(
-        old.otherwise(caption, stays, file.person(), clock.instant(), RequestKey.of(requestKey)));
-    changed(file, photo.about());
-  }
-
-  /** A field takes no more; whoever posts more than that has it cut. */
-  private static String brief(String caption) {
-    String plain = caption.strip();
-    return plain.length() <= CAPTION ? plain : plain.substring(0, CAPTION);
+    if (rows(file).stream().noneMatch(row -> row.id() == id)) {
+      throw new ResponseStatusException(HttpStatus.NOT_FOUND, "No photograph of that number");
+    }
+    if (of(file).stream().noneMatch(photo -> photo.id() == id)) {
+      return "Somebody changed it meanwhile, and it stands so. You had written: “" + caption + "”.";
+    }
+    if (caption.length() > CAPTION) {
+      return "At most " + CAPTION + " letters: what was written is not kept yet.";
+    }
+    Photograph old = photographs.findById(id).orElseThrow();
+    photographs.saveAndFlush(old.otherwise(caption, stays, file.person(), clock.instant(), key));
+    changed(file, About.valueOf(old.about()));
+    return "";
   }
 
   /** A signed report does not tell of it yet; of a trailer's care the job knows nothing. */

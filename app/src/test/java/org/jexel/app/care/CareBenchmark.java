@@ -1,9 +1,7 @@
 package org.jexel.app.care;
 
-import java.util.Arrays;
-import java.util.Locale;
-import java.util.concurrent.Callable;
 import org.jexel.app.AppTest;
+import org.jexel.app.Timed;
 import org.jexel.app.Walker;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -39,11 +37,11 @@ class CareBenchmark {
         sql.queryForObject("select count(distinct trailer_id) from care_act", Integer.class),
         sql.queryForObject("select count(*) from care_act", Integer.class),
         sql.queryForObject("select count(*) from care_found", Integer.class));
-    time("list of what is due", () -> due.all(workshop));
-    time("its page", () -> electrician.page("/workshop/care"));
-    time("the board", () -> electrician.page("/"));
-    time("plan of one trailer", () -> electrician.page("/jobs/J1006/care/TREAD"));
-    time("its handover", () -> electrician.page("/jobs/J1006/handover"));
+    Timed.print("list of what is due", TIMES, () -> due.all(workshop));
+    Timed.print("its page", TIMES, () -> electrician.page("/workshop/care"));
+    Timed.print("the board", TIMES, () -> electrician.page("/"));
+    Timed.print("plan of one trailer", TIMES, () -> electrician.page("/jobs/J1006/care/TREAD"));
+    Timed.print("its handover", TIMES, () -> electrician.page("/jobs/J1006/handover"));
   }
 
   private void multiply(int i) {
@@ -71,17 +69,5 @@ class CareBenchmark {
         "insert into care_found (act_id, place, si) select c.id, f.place, f.si from care_act c"
             + " join care_found f on f.act_id = c.note where c.trailer_id = ?",
         trailer);
-  }
-
-  private static void time(String name, Callable<?> what) throws Exception {
-    double[] ms = new double[TIMES];
-    for (int i = 0; i < 2 * TIMES; i++) {
-      long start = System.nanoTime();
-      what.call();
-      ms[i % TIMES] = (System.nanoTime() - start) / 1e6;
-    }
-    Arrays.sort(ms);
-    System.out.printf(
-        Locale.ROOT, "%-22s median %6.1f, greatest %6.1f%n", name, ms[TIMES / 2], ms[TIMES - 1]);
   }
 }

@@ -1,11 +1,10 @@
 package org.jexel.app.photograph;
 
 import java.awt.image.BufferedImage;
-import java.util.Arrays;
 import java.util.Locale;
 import java.util.Random;
-import java.util.concurrent.Callable;
 import org.jexel.app.AppTest;
+import org.jexel.app.Timed;
 import org.jexel.app.Walker;
 import org.jexel.app.exchange.Darkroom;
 import org.jexel.app.exchange.Shot;
@@ -36,26 +35,27 @@ class PhotographBenchmark {
     int many = Integer.getInteger("jexel.photographs", 500);
     byte[] sent = Shot.jpeg(6, 4000, 3000);
     System.out.printf(Locale.ROOT, "%nms, first compiler%n");
-    time(
+    Timed.print(
         "a picture of 12 megapixels made",
+        TIMES,
         () -> darkroom.develop(new java.io.ByteArrayInputStream(sent)));
     System.out.println("without photographs");
     all();
     fill(many);
     System.out.printf("with %d%n", many);
     all();
-    time("the album", () -> electrician.page("/jobs/J1002/photographs"));
+    Timed.print("the album", TIMES, () -> electrician.page("/jobs/J1002/photographs"));
     once("the report as PDF", "/jobs/J1002/report.pdf");
     once("the job's file", "/jobs/J1002/job.json");
   }
 
   private void all() throws Exception {
-    time("a check", () -> electrician.page("/jobs/J1002/bench?card=supply.battery"));
-    time("the steps", () -> electrician.page("/jobs/J1002/harness?card=steps"));
-    time("the rig", () -> electrician.page("/jobs/J1002/rig"));
-    time("the care plan", () -> electrician.page("/jobs/J1002/care"));
-    time("the handover", () -> electrician.page("/jobs/J1002/handover"));
-    time("the board", () -> electrician.page("/"));
+    Timed.print("a check", TIMES, () -> electrician.page("/jobs/J1002/bench?card=supply.battery"));
+    Timed.print("the steps", TIMES, () -> electrician.page("/jobs/J1002/harness?card=steps"));
+    Timed.print("the rig", TIMES, () -> electrician.page("/jobs/J1002/rig"));
+    Timed.print("the care plan", TIMES, () -> electrician.page("/jobs/J1002/care"));
+    Timed.print("the handover", TIMES, () -> electrician.page("/jobs/J1002/handover"));
+    Timed.print("the board", TIMES, () -> electrician.page("/"));
   }
 
   /** Noise over a slope: as large as photographs are. */
@@ -104,17 +104,5 @@ class PhotographBenchmark {
         name,
         (System.nanoTime() - start) / 1e6,
         bytes / 1e6);
-  }
-
-  private static void time(String name, Callable<?> what) throws Exception {
-    double[] ms = new double[TIMES];
-    for (int i = 0; i < 2 * TIMES; i++) {
-      long start = System.nanoTime();
-      what.call();
-      ms[i % TIMES] = (System.nanoTime() - start) / 1e6;
-    }
-    Arrays.sort(ms);
-    System.out.printf(
-        Locale.ROOT, "%-34s median %6.1f, greatest %6.1f%n", name, ms[TIMES / 2], ms[TIMES - 1]);
   }
 }

@@ -168,6 +168,30 @@ class PhotographTest {
     }
   }
 
+  /** Two people at one caption, one who presses twice, and one who writes too much. */
+  @Test
+  void noCaptionIsLostOrWrittenOverUnseen() throws Exception {
+    sent("RIG", "", Shot.jpeg(700, 500), "k");
+    Long id = sql.queryForObject("select max(id) from photograph", Long.class);
+    assertThat(write(id, "mine", "one").getStatus()).isEqualTo(302);
+    assertThat(write(id, "mine", "one").getStatus()).as("pressed twice").isEqualTo(302);
+    MockHttpServletResponse late = write(id, "theirs", "two");
+    assertThat(late.getStatus()).isEqualTo(422);
+    assertThat(late.getContentAsString()).contains("Somebody changed it meanwhile", "“theirs”");
+    assertThat(album("RIG")).contains("value=\"mine\"");
+    String much = "long ".repeat(50).strip();
+    MockHttpServletResponse refused = write(id + 1, much, "three");
+    assertThat(refused.getStatus()).isEqualTo(422);
+    assertThat(refused.getContentAsString()).contains("At most 200 letters", much);
+    assertThat(write(id + 99, "none", "four").getStatus()).isEqualTo(404);
+    assertThat(count("photograph")).isEqualTo(2);
+  }
+
+  private MockHttpServletResponse write(long id, String caption, String key) throws Exception {
+    return electrician.post(
+        path("/photographs/" + id), Map.of("caption", caption, "about", "RIG", "requestKey", key));
+  }
+
   private void caption(String field, String value) throws Exception {
     Long newest =
         sql.queryForObject(

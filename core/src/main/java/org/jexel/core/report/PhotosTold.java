@@ -2,19 +2,23 @@ package org.jexel.core.report;
 
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jexel.core.care.CarePart;
 import org.jexel.core.check.Round;
 import org.jexel.core.harness.Step;
 import org.jexel.core.job.Photo;
 import org.jexel.core.job.Work;
 
-/** What was photographed, in the order of work. */
+/** What was photographed, in the order of work; for one thread. */
 public final class PhotosTold {
   private final Work work;
   private final Function<Instant, String> when;
+  private final Map<Photo.About, Map<String, String>> titles = new EnumMap<>(Photo.About.class);
 
   public PhotosTold(Work work, Function<Instant, String> when) {
     this.work = work;
@@ -41,34 +45,27 @@ public final class PhotosTold {
 
   /** What it is of; a step or a check may be gone since, with the part that it was for. */
   public String of(Photo photo) {
-    String subject = photo.subject();
-    return switch (photo.about()) {
-      case RIG -> "The rig";
-      case STEP -> step(subject).orElse("A step that this rig has no more");
-      case CHECK -> check(subject).orElse("A check that this rig has no more");
-      case FINDING -> "What was found";
-      case CARE -> part(subject).orElse("A part that nobody cares for any more");
+    String gone =
+        switch (photo.about()) {
+          case RIG -> "The rig";
+          case FINDING -> "What was found";
+          case STEP -> "A step that this rig has no more";
+          case CHECK -> "A check that this rig has no more";
+          case CARE -> "A part that nobody cares for any more";
+        };
+    return titles.computeIfAbsent(photo.about(), this::titled).getOrDefault(photo.subject(), gone);
+  }
+
+  /** By what is photographed of a kind, its title. */
+  private Map<String, String> titled(Photo.About about) {
+    return switch (about) {
+      case RIG, FINDING -> Map.of();
+      case STEP -> work.harness().steps().stream().collect(Collectors.toMap(Step::id, Step::title));
+      case CHECK ->
+          Round.of(work.bench().checks()).stream()
+              .collect(Collectors.toMap(Round::id, Round::title));
+      case CARE ->
+          Stream.of(CarePart.values()).collect(Collectors.toMap(CarePart::name, CarePart::label));
     };
-  }
-
-  private Optional<String> step(String id) {
-    return work.harness().steps().stream()
-        .filter(step -> step.id().equals(id))
-        .map(Step::title)
-        .findFirst();
-  }
-
-  private Optional<String> check(String round) {
-    return Round.of(work.bench().checks()).stream()
-        .filter(one -> one.id().equals(round))
-        .map(Round::title)
-        .findFirst();
-  }
-
-  private static Optional<String> part(String name) {
-    return List.of(CarePart.values()).stream()
-        .filter(part -> part.name().equals(name))
-        .map(CarePart::label)
-        .findFirst();
   }
 }

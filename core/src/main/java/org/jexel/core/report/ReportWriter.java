@@ -41,7 +41,7 @@ public final class ReportWriter {
    */
   public static Report of(
       List<String> head, Work work, Beside beside, UnitSystem units, ZoneId zone) {
-    Function<Instant, String> when = at -> WHEN.format(at.atZone(zone));
+    Function<Instant, String> when = at -> moment(at, zone);
     RigTold rig = new RigTold(work, units);
     WorkTold wiring = new WorkTold(work, units, tick -> when.apply(tick.at()));
     ReadingsTold readings = new ReadingsTold(work, units, when);
@@ -71,6 +71,11 @@ public final class ReportWriter {
     sections.add(Section.ofLines("Cautions", cautions(work)));
     sections.removeIf(section -> section.lines().isEmpty() && section.rows().isEmpty());
     return new Report(head, "", sections, new PhotosTold(work, when).prints(beside.photos()));
+  }
+
+  /** A moment as a report says it. */
+  public static String moment(Instant at, ZoneId zone) {
+    return WHEN.format(at.atZone(zone));
   }
 
   private static List<String> cautions(Work work) {
