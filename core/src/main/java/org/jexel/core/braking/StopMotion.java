@@ -29,7 +29,7 @@ final class StopMotion implements OrdinaryDifferentialEquation, ODEStepHandler {
   /** From one moment of the series to the next, s. */
   private static final double SAMPLE_S = 0.05;
 
-  /** Wheels whose forces differ by less slide together, N. */
+  /** No wheel slides for less; those whose forces differ by less slide together, N. */
   private static final double AS_NEAR = 1e-3;
 
   /** Less than any wheel's, N. */
@@ -65,7 +65,9 @@ final class StopMotion implements OrdinaryDifferentialEquation, ODEStepHandler {
       integrator.addStepHandler(this);
       When stood = new When(s -> -s[0]);
       integrator.addEventDetector(stood);
-      When slid = new When(this::nearest);
+      // A wheel that the road does not bear asks for nothing of nothing: a figure that stays at
+      // zero has no sign, and the integrator would look for one for ever.
+      When slid = new When(now -> nearest(now) - AS_NEAR);
       integrator.addEventDetector(slid);
       ODEStateAndDerivative end = integrator.integrate(this, new ODEState(time, state), LONGEST_S);
       time = end.getTime();

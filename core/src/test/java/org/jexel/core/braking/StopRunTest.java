@@ -10,6 +10,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 
 class StopRunTest {
   private static final double G = 9.80665;
@@ -185,6 +186,24 @@ class StopRunTest {
     assertThat(timed.output(9, 0, 3, 0)).isCloseTo(0.5, within(1e-12));
     assertThat(Control.of(Control.Law.PEDAL, 1).output(0, 0, 0.3 * G, 0))
         .isCloseTo(0.5, within(1e-12));
+  }
+
+  /** Its axles so near to the coupling that a hard stop lifts them. */
+  @Test
+  @Timeout(value = 20, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
+  void wheelsThatTheRoadDoesNotBearNeitherBrakeNorHoldTheStopUp() {
+    Train lifted = new Train(2000, 1500, 0.9 * 1500, 0.2, 2, brakes(4000, 4000));
+    StopRun alone = StopRun.of(lifted, pedal(20, Surface.DRY_ASPHALT, 8, inertia(0)));
+    assertThat(alone.stands()).isTrue();
+    assertThat(alone.locks()).as("nothing is asked of them").isEmpty();
+    assertThat(alone.seconds())
+        .isCloseTo(
+            StopRun.of(train(2000, 1500, 4000), pedal(20, Surface.DRY_ASPHALT, 8, inertia(0)))
+                .seconds(),
+            within(1e-6));
+    StopRun braked = StopRun.of(lifted, pedal(20, Surface.DRY_ASPHALT, 8, inertia(1)));
+    assertThat(braked.locks()).as("they slide as soon as something is").hasSize(2);
+    assertThat(braked.series()).allMatch(moment -> moment.trailer() < 0.8 * 0.1 * 1500 * G);
   }
 
   @Test
