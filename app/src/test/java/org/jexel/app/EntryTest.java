@@ -113,6 +113,10 @@ class EntryTest {
     String ref = electrician.newJob("Two people", "NONE", "1");
     String url = "/jobs/" + ref + "/figures/vehicle";
     owner.post(url, field("TOW_RATING.0", "2000"));
+    electrician.post(url, field("TOW_RATING.0", "2000 kg"));
+    assertThat(electrician.page("/jobs/" + ref + "/rig?card=vehicle"))
+        .as("two who say the same have nothing to settle")
+        .doesNotContain("Keep theirs");
     electrician.post(url, field("TOW_RATING.0", "2700"));
     String asked = electrician.page("/jobs/" + ref + "/rig?card=vehicle");
     assertThat(asked)

@@ -35,7 +35,10 @@ final class DemoCare {
     done.add(new Done(20, CarePart.BATTERY, one("12.8", way(20), "")));
     done.add(new Done(8, CarePart.BATTERY, one("12.7", way(8), "")));
     done.add(new Done(2, CarePart.BATTERY, one("12.45", way(2), "After a night of frost")));
-    done.add(new Done(5, CarePart.PRESSURE, wheels("as its plate says", way(5))));
+    done.add(new Done(14, CarePart.INFLATION, each("4.4 4.45 4.4 4.3", way(14))));
+    done.add(new Done(9, CarePart.INFLATION, each("4.35 4.4 4.4 4.2", way(9))));
+    done.add(new Done(5, CarePart.INFLATION, each("4.4 4.35 4.4 4.15", way(5))));
+    done.add(new Done(5, CarePart.PRESSURE, wheels("sound", way(5))));
     done.add(new Done(8, CarePart.LAMPS, one("in order", way(8), "")));
     done.add(new Done(8, CarePart.PLUG, one("to be watched", way(8), "Earth pin dull, brushed")));
     done.sort((a, b) -> b.months() - a.months());

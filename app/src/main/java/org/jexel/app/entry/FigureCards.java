@@ -92,15 +92,17 @@ public class FigureCards {
     FieldText.Reading reading =
         FieldText.read(key.field(), text, from, sheet.catalog(), file.units());
     Entry entry = reading.entry();
+    if (entry != null && entry.equals(sheet.entries().get(key))) {
+      // Two who say the same have nothing to settle.
+      drafts.drop(file.job(), person, card.id(), key.code());
+      return sheet;
+    }
     boolean fits = FieldViews.inconsistent(file, sheet, key, entry) == null;
     if (entry == null || !fits || seen != now) {
       drafts.keep(file.job(), person, card.id(), key.code(), text, seen);
       return sheet;
     }
     drafts.drop(file.job(), person, card.id(), key.code());
-    if (entry.equals(sheet.entries().get(key))) {
-      return sheet;
-    }
     return save(file, sheet, key, entry);
   }
 

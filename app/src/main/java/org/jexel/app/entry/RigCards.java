@@ -62,6 +62,8 @@ public enum RigCards {
       DRUM_DIAMETER,
       MAGNET_OHMS,
       TYRE_RADIUS,
+      TYRE_WALL,
+      TYRE_TABLE,
       STUD_COUNT,
       STUD_SIZE),
   CONNECTION(

@@ -109,6 +109,16 @@ public record CareDue(
         next.equals(out) ? "Out by age." : "By the oldest tyre.");
   }
 
+  /** The same of what was found not in order on a day: nothing waits for the next round then. */
+  CareDue atOnce(LocalDate found) {
+    return new CareDue(
+        Optional.of(found),
+        metres,
+        expected,
+        true,
+        "It was not in order; mended, record it again.");
+  }
+
   /** The same, but not after a day. */
   CareDue notAfter(LocalDate other, String because) {
     return day.isPresent() && !day.get().isAfter(other)
@@ -144,12 +154,15 @@ public record CareDue(
   }
 
   /**
-   * As in “Past due since 12 Mar 2027”.
+   * As in “Past due since 12 Mar 2027”, or “Due since” where it was not the calendar that made it.
    *
    * @param today on which it is past due
    */
   String overWords(LocalDate today, UnitSystem units) {
-    boolean byDay = atOnce || day.filter(due -> due.isBefore(today)).isPresent();
+    if (atOnce) {
+      return "Due since " + day.map(CalendarDay::text).orElse("");
+    }
+    boolean byDay = day.filter(due -> due.isBefore(today)).isPresent();
     return byDay || metres.isEmpty()
         ? "Past due since " + day.map(CalendarDay::text).orElse("")
         : "Past due: it was at " + Measure.WAY.text(metres.getAsDouble(), units);

@@ -31,9 +31,10 @@ public record CareHow(String why, String how, String tool) {
               "tread gauge");
       case PRESSURE ->
           new CareHow(
-              "A soft tyre runs hot and bursts; most burst tyres were soft.",
-              "Cold, in the shade, each to the figure on its plate or wall. Look for cuts, bulges and cracks; a tyre that has one is soft.",
-              "gauge, pump");
+              "A crack lets water at the cords, and a bulge is where they have gone already.",
+              "Walls on both sides and the tread all round: cuts, bulges, cracks, nails. A tyre that has one, or looks flat, is not sound.",
+              "lamp, brush");
+      case INFLATION -> pressure(rig, units);
       case NUTS -> nuts(rig, units);
       case RIMS ->
           new CareHow(
@@ -136,6 +137,19 @@ public record CareHow(String why, String how, String tool) {
             + Measure.WAY.text(WheelNuts.AGAIN_AFTER_METRES, units)
             + ".",
         "torque wrench");
+  }
+
+  private static CareHow pressure(Rig rig, UnitSystem units) {
+    String filled =
+        TyrePressure.of(rig).stream()
+            .map(tyre -> tyre.words(units))
+            .collect(Collectors.joining("; "));
+    return new CareHow(
+        "A soft tyre runs hot and bursts; most burst tyres were soft.",
+        "Cold: in the shade, not driven for three hours. Record what the gauge shows, then fill each to "
+            + filled
+            + ". One that was short is recorded again: it has a leak until a second day shows the same.",
+        "gauge, pump");
   }
 
   private static String torque(WheelNuts nuts, UnitSystem units) {

@@ -50,27 +50,30 @@ public record CareLimit(double least, double lowWatch, double highWatch, double 
   /**
    * @param wheel for what is at one; any for what is not
    * @param day on which it is asked: what ages is judged by it
+   * @return empty while nobody entered what it goes by
    */
-  static CareLimit of(CarePart part, Rig rig, Wheel wheel, LocalDate day) {
+  static Optional<CareLimit> of(CarePart part, Rig rig, Wheel wheel, LocalDate day) {
     return switch (part) {
-      case TYRE_AGE -> age(day);
-      case TREAD -> new CareLimit(2e-3, 3e-3, ALL, ALL);
-      case SHOES -> new CareLimit(1.6e-3, 2.5e-3, ALL, ALL);
-      case DRUMS -> drum(rig, wheel);
-      case NUTS -> nuts(rig, wheel);
-      case BATTERY -> battery(rig);
-      case ADJUSTMENT -> new CareLimit(FIRST, FIRST, SECOND, ALL);
-      case PRESSURE, BEARINGS, MAGNETS -> new CareLimit(NONE, NONE, FIRST, FIRST);
-      case HUB_GREASE -> new CareLimit(FIRST, FIRST, ALL, ALL);
+      case INFLATION -> TyrePressure.of(rig, wheel.axle()).limit();
+      case TYRE_AGE -> Optional.of(age(day));
+      case TREAD -> Optional.of(new CareLimit(2e-3, 3e-3, ALL, ALL));
+      case SHOES -> Optional.of(new CareLimit(1.6e-3, 2.5e-3, ALL, ALL));
+      case DRUMS -> Optional.of(drum(rig, wheel));
+      case NUTS -> Optional.of(nuts(rig, wheel));
+      case BATTERY -> Optional.of(battery(rig));
+      case ADJUSTMENT -> Optional.of(new CareLimit(FIRST, FIRST, SECOND, ALL));
+      case PRESSURE, BEARINGS, MAGNETS -> Optional.of(new CareLimit(NONE, NONE, FIRST, FIRST));
+      case HUB_GREASE -> Optional.of(new CareLimit(FIRST, FIRST, ALL, ALL));
       case RIMS, FLUID, COUPLER, CHAINS, SWITCH, LAMPS, CORD, PLUG, RAMP, DOORS ->
-          new CareLimit(FIRST, SECOND, ALL, ALL);
+          Optional.of(new CareLimit(FIRST, SECOND, ALL, ALL));
     };
   }
 
   /** The figure of the rig by which a part is judged; empty where it is judged by its own alone. */
-  static Optional<FieldKey> rests(CarePart part, Wheel wheel) {
+  static Optional<FieldKey> rests(CarePart part, Rig rig, Wheel wheel) {
     return switch (part) {
       case DRUMS -> Optional.of(new FieldKey(RigField.DRUM_DIAMETER, wheel.axle()));
+      case INFLATION -> TyrePressure.rests(rig, wheel.axle());
       case NUTS -> Optional.of(new FieldKey(RigField.STUD_SIZE, wheel.axle()));
       case BATTERY -> Optional.of(FieldKey.of(RigField.BREAKAWAY_CHEMISTRY));
       default -> Optional.empty();
@@ -121,7 +124,14 @@ public record CareLimit(double least, double lowWatch, double highWatch, double 
           TYRE_OUT_YEARS, TYRE_LOOK_YEARS);
     }
     if (least > NONE && greatest < ALL) {
-      return Phrase.of("%s to %s.", measure.number(least, units), measure.text(greatest, units));
+      String watched =
+          lowWatch > least || highWatch < greatest
+              ? Phrase.of(
+                  "; watched below %s and above %s",
+                  measure.text(lowWatch, units), measure.text(highWatch, units))
+              : "";
+      return Phrase.of(
+          "%s to %s%s.", measure.number(least, units), measure.text(greatest, units), watched);
     }
     return least > NONE
         ? Phrase.of(

@@ -14,32 +14,22 @@ import org.jexel.core.quantity.CalendarDay;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
-import org.jexel.core.rig.BrakeType;
-import org.jexel.core.rig.BreakawayKit;
 import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
-import org.jexel.core.rig.RigField;
-import org.jexel.core.rig.Side;
-import org.jexel.core.rig.TrailerKind;
-import org.jexel.core.rig.Wheel;
-import org.jexel.core.rig.YesNo;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is cared for on one trailer by date and by distance, made from what that trailer has.
  *
- * @param lines what is past due first, then what was never recorded, then by when it is due
+ * @param lines what is past due or not in order first, then what was never recorded, then by when
+ *     it is due
  */
 public record CarePlan(List<Line> lines) {
-  /** From here on axles stand far apart and scrub in a turn, m. */
-  private static final double SPREAD = 1.2;
-
-  private static final Wheel NO_WHEEL = new Wheel(0, Side.LEFT);
-
   /**
    * A part of this trailer.
    *
    * @param places what a figure is recorded for, by number: wheels, or the part itself under 0
-   * @param limits what a figure has to be at each place
+   * @param limits what a figure has to be at each place; none where nobody entered what it goes by
    * @param assumed figures of the rig that nobody entered and by which it is judged, in words
    * @param interval after which it is due again
    * @param last when it was cared for; empty where nobody recorded it
@@ -67,18 +57,31 @@ public record CarePlan(List<Line> lines) {
 
     /** How all places stood when they were recorded last, by the limits of today. */
     public Verdict seen() {
+      return last.map(done -> seen(places, limits, done)).orElse(Verdict.NOT_YET);
+    }
+
+    private static Verdict seen(
+        Map<Integer, String> places, Map<Integer, CareLimit> limits, CareDone done) {
       return Verdict.ofAll(
           places.keySet().stream()
               .map(
                   place ->
-                      last.map(done -> done.found().get(place))
-                          .map(value -> judge(place, value))
-                          .orElse(Verdict.NOT_YET))
+                      done.found().containsKey(place)
+                          ? judge(limits.get(place), done.found().get(place))
+                          : Verdict.NOT_YET)
               .toList());
     }
 
+    /** Whether it is recorded at a place and judged nowhere, since nobody entered by what. */
+    public boolean unjudged() {
+      return limits.size() < places.size();
+    }
+
     public Verdict judge(int place, double si) {
-      CareLimit limit = limits.get(place);
+      return judge(limits.get(place), si);
+    }
+
+    private static Verdict judge(@Nullable CareLimit limit, double si) {
       return limit == null ? Verdict.NOT_YET : limit.judge(si);
     }
 
@@ -158,7 +161,7 @@ public record CarePlan(List<Line> lines) {
       UnitSystem units) {
     List<Line> lines = new ArrayList<>();
     for (CarePart part : CarePart.values()) {
-      if (has(rig, part)) {
+      if (CarePlaces.has(rig, part)) {
         lines.add(line(rig, part, book, intervals.apply(part), batteryDue, day, units));
       }
     }
@@ -177,10 +180,13 @@ public record CarePlan(List<Line> lines) {
       Optional<LocalDate> batteryDue,
       LocalDate day,
       UnitSystem units) {
-    Map<Integer, String> places = places(rig, part);
+    Map<Integer, String> places = CarePlaces.of(rig, part);
     Optional<CareDone> last = book.last(part);
     Map<Integer, CareLimit> limits = new LinkedHashMap<>();
-    places.keySet().forEach(place -> limits.put(place, limit(rig, part, place, day)));
+    places
+        .keySet()
+        .forEach(
+            place -> limit(rig, part, place, day).ifPresent(limit -> limits.put(place, limit)));
     Optional<CareDue> due =
         last.map(done -> CareDue.of(part, book, interval))
             .map(
@@ -188,6 +194,9 @@ public record CarePlan(List<Line> lines) {
                     part == CarePart.BATTERY && batteryDue.isPresent()
                         ? by.notAfter(batteryDue.get(), "By the date on the battery.")
                         : by);
+    boolean over = due.filter(by -> by.isOver(day, book.metres())).isPresent();
+    boolean broken =
+        last.filter(done -> Line.seen(places, limits, done) == Verdict.FAILS).isPresent();
     return new Line(
         part,
         places,
@@ -196,23 +205,18 @@ public record CarePlan(List<Line> lines) {
         assumed(rig, part, places.keySet()),
         interval,
         last,
-        due,
-        due.filter(by -> by.isOver(day, book.metres())).isPresent(),
+        broken && !over ? due.map(by -> by.atOnce(last.orElseThrow().day())) : due,
+        broken || over,
         day);
   }
 
-  private static CareLimit limit(Rig rig, CarePart part, int place, LocalDate day) {
-    return CareLimit.of(part, rig, wheel(rig, place), day);
-  }
-
-  private static Wheel wheel(Rig rig, int place) {
-    List<Wheel> wheels = Wheel.all(rig);
-    return place < 1 || place > wheels.size() ? NO_WHEEL : wheels.get(place - 1);
+  private static Optional<CareLimit> limit(Rig rig, CarePart part, int place, LocalDate day) {
+    return CareLimit.of(part, rig, CarePlaces.wheel(rig, place), day);
   }
 
   private static String assumed(Rig rig, CarePart part, Set<Integer> places) {
     return places.stream()
-        .flatMap(place -> CareLimit.rests(part, wheel(rig, place)).stream())
+        .flatMap(place -> CareLimit.rests(part, rig, CarePlaces.wheel(rig, place)).stream())
         .filter(key -> isAssumed(rig, key))
         .map(key -> Phrase.within(key.field().label()))
         .distinct()
@@ -223,48 +227,6 @@ public record CarePlan(List<Line> lines) {
     return key.field().isNumber()
         ? rig.sheet().figure(key).assumed()
         : rig.sheet().choice(key).assumed();
-  }
-
-  /** Wheels are numbered from 1, from the front, left before right, braked or not. */
-  private static Map<Integer, String> places(Rig rig, CarePart part) {
-    List<Wheel> wheels = Wheel.all(rig);
-    List<Wheel> here =
-        switch (part.of()) {
-          case TRAILER -> List.of();
-          case WHEELS -> wheels;
-          case BRAKES -> Wheel.braked(rig);
-        };
-    if (here.isEmpty()) {
-      return Map.of(0, part.label());
-    }
-    Map<Integer, String> places = new LinkedHashMap<>();
-    here.forEach(wheel -> places.put(wheels.indexOf(wheel) + 1, wheel.label()));
-    return places;
-  }
-
-  private static boolean has(Rig rig, CarePart part) {
-    return switch (part) {
-      case RIMS -> rig.axleCount() > 1 && rig.sheet().si(RigField.AXLE_SPACING) >= SPREAD;
-      case ADJUSTMENT, SHOES, DRUMS -> rig.brakedAxles().length > 0;
-      case MAGNETS -> rig.hasMagnets();
-      case FLUID -> rig.brakeType() == BrakeType.ELECTRIC_HYDRAULIC;
-      case CHAINS -> rig.sheet().choice(RigField.CHAINS, YesNo.class) == YesNo.YES;
-      case SWITCH, BATTERY ->
-          rig.hasElectricBrakes()
-              && rig.sheet().choice(RigField.BREAKAWAY_KIT, BreakawayKit.class)
-                  != BreakawayKit.NONE;
-      case RAMP ->
-          switch (rig.sheet().choice(RigField.TRAILER_KIND, TrailerKind.class)) {
-            case BOX, LIVESTOCK, PLANT -> true;
-            default -> false;
-          };
-      case DOORS ->
-          switch (rig.sheet().choice(RigField.TRAILER_KIND, TrailerKind.class)) {
-            case BOX, LIVESTOCK, STALL, CABIN -> true;
-            default -> false;
-          };
-      default -> true;
-    };
   }
 
   public Optional<Line> line(CarePart part) {
@@ -278,14 +240,14 @@ public record CarePlan(List<Line> lines) {
         .min(Comparator.comparing(line -> line.due().flatMap(CareDue::first).orElseThrow()));
   }
 
-  /** As in “2 past due, 3 never recorded, 14 in time”. */
+  /** As in “2 due now, 3 never recorded, 14 in time”. */
   public String words() {
     long over = lines.stream().filter(Line::over).count();
     long never = lines.stream().filter(line -> line.last().isEmpty()).count();
     long worry = lines.stream().filter(line -> line.seen().isWorry()).count();
     List<String> said = new ArrayList<>();
     if (over > 0) {
-      said.add(over + " past due");
+      said.add(over + " due now");
     }
     if (never > 0) {
       said.add(never + " never recorded");

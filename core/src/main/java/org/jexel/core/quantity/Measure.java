@@ -43,6 +43,8 @@ public enum Measure {
   YEARS(Unit.YEAR, 1, Unit.YEAR, 1),
   TEMPERATURE(Unit.CELSIUS, 0, Unit.FAHRENHEIT, 0),
   TORQUE(Unit.NEWTON_METRE, 0, Unit.POUND_FOOT, 0),
+  /** Of air in a tyre. */
+  PRESSURE(Unit.BAR, 2, Unit.PSI, 0),
   CAPACITY(Unit.AMPERE_HOUR, 1, Unit.AMPERE_HOUR, 1),
   SHARE(Unit.PERCENT, 1, Unit.PERCENT, 1),
   /** A share to the whole per cent. */
@@ -75,6 +77,8 @@ public enum Measure {
   /** What a hand at top and bottom of a wheel feels, and an ear hears as it turns. */
   PLAY("firm and quiet", "knocks or growls"),
   TYRE("as its plate says", "soft"),
+  /** What eye and hand say of a tyre’s walls and tread, without a gauge. */
+  TYRE_LOOK("sound", "soft, cut or cracked"),
   /** How a trailer stands on level ground. */
   LEANING("left side low", "level", "right side low"),
   /** What the eye says of the shoes, the drum off. */

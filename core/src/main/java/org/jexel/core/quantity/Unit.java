@@ -51,6 +51,10 @@ public enum Unit {
   FAHRENHEIT(Dimension.TEMPERATURE, 5 / 9.0, 459.67 * 5 / 9, "°F", "f", "fahrenheit"),
   NEWTON_METRE(Dimension.TORQUE, 1, "N·m", "nm", "n m"),
   POUND_FOOT(Dimension.TORQUE, 1.3558179483, "lbf·ft", "ft-lb", "lb-ft"),
+  KILOPASCAL(Dimension.PRESSURE, 1000, "kPa"),
+  BAR(Dimension.PRESSURE, 100_000, "bar", "bars"),
+  /** A pound-force on a square inch. */
+  PSI(Dimension.PRESSURE, 4.4482216152605 / (0.0254 * 0.0254), "psi", "lb/in²", "lb/in2"),
   DEGREE(Dimension.ANGLE, Math.PI / 180, "°"),
   PERCENT(Dimension.RATIO, 0.01, "%", "percent"),
   ONE(Dimension.RATIO, 1, "");
@@ -122,6 +126,7 @@ public enum Unit {
     CHARGE,
     TEMPERATURE,
     TORQUE,
+    PRESSURE,
     RATIO
   }
 }

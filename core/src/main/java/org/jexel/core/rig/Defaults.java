@@ -97,6 +97,8 @@ final class Defaults {
               ? Assumption.of(3.2, "usual for drums of 254 mm (10 in) and larger")
               : Assumption.of(3.9, "usual for 178 mm (7 in) drums");
       case TYRE_RADIUS -> Assumption.of(0.33, "a usual trailer tyre");
+      case TYRE_WALL -> Assumption.of(Double.NaN, "not known until it is read off the wall");
+      case TYRE_TABLE -> Assumption.of(Double.NaN, "filled to what stands on the wall");
       case STUD_COUNT -> Assumption.of(5, "usual on light axles");
       case STUD_SIZE -> Assumption.of(StudSize.M12, "usual on light axles");
       case TRAILER_CONNECTOR ->

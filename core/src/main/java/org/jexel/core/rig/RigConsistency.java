@@ -52,8 +52,23 @@ public final class RigConsistency {
           RigField.REAR_OVERHANG,
           RigField.TOW_LENGTH);
     }
+    tyres(sheet, problems);
     scale(sheet, problems);
     return problems;
+  }
+
+  private static void tyres(RigSheet sheet, List<Problem> problems) {
+    for (int axle = 0; axle < sheet.si(RigField.AXLE_COUNT); axle++) {
+      if (sheet.si(new FieldKey(RigField.TYRE_TABLE, axle))
+          > sheet.si(new FieldKey(RigField.TYRE_WALL, axle))) {
+        both(
+            problems,
+            "More by the table than stands on the wall: what stands on the wall is the most.",
+            RigField.TYRE_TABLE,
+            RigField.TYRE_WALL);
+        return;
+      }
+    }
   }
 
   private static void scale(RigSheet sheet, List<Problem> problems) {

@@ -59,6 +59,8 @@ public enum RigField {
   DRUM_DIAMETER(TRAILER, "Drum", Measure.SMALL_LENGTH, 0.1, 0.5, 0.05, PLATE),
   MAGNET_OHMS(TRAILER, "One magnet, cold", Measure.OHMS, 0.5, 20, 0.10, MEASURED),
   TYRE_RADIUS(TRAILER, "Tyre radius under load", Measure.LENGTH, 0.15, 0.6, 0.06, MEASURED),
+  TYRE_WALL(TRAILER, "Tyre, pressure on its wall", Measure.PRESSURE, 1e5, 1.2e6, 0, PLATE),
+  TYRE_TABLE(TRAILER, "Tyre, pressure by its table", Measure.PRESSURE, 1e5, 1.2e6, 0, PLATE),
   STUD_COUNT(TRAILER, "Studs on a wheel", Measure.COUNT, 3, 10, 0, MEASURED),
   STUD_SIZE(TRAILER, "Stud size", StudSize.class, MEASURED),
   TRAILER_CONNECTOR(TRAILER, "Plug on the cord now", Catalog.CONNECTOR, MEASURED),
@@ -269,6 +271,8 @@ public enum RigField {
           DRUM_DIAMETER,
           MAGNET_OHMS,
           TYRE_RADIUS,
+          TYRE_WALL,
+          TYRE_TABLE,
           STUD_COUNT,
           STUD_SIZE ->
           true;
@@ -276,12 +280,18 @@ public enum RigField {
     };
   }
 
-  /** Left open when not entered, since it replaces a computed figure. */
+  /** Left open when not entered: no figure stands in for it. */
   public boolean optional() {
-    return this == WEIGHED_TONGUE
-        || this == WEIGHED_AXLES
-        || this == BREAKER_FITTED
-        || this == CABLE_LENGTH
-        || this == BREAKAWAY_MADE;
+    return switch (this) {
+      case WEIGHED_TONGUE,
+          WEIGHED_AXLES,
+          BREAKER_FITTED,
+          CABLE_LENGTH,
+          BREAKAWAY_MADE,
+          TYRE_WALL,
+          TYRE_TABLE ->
+          true;
+      default -> false;
+    };
   }
 }

@@ -60,7 +60,11 @@ class CarePlanTest {
     "DRUM_DIAMETER.1",
     0.254,
     "BREAKAWAY_CHEMISTRY.0",
-    "LEAD_ACID"
+    "LEAD_ACID",
+    "TYRE_WALL.1",
+    450_000,
+    "TYRE_WALL.0",
+    450_000
   };
   private static final Rig FULL = rig(KNOWN);
 
@@ -107,6 +111,7 @@ class CarePlanTest {
       case SHOES -> 0.004;
       case DRUMS -> 0.2545;
       case NUTS -> 100;
+      case INFLATION -> 450_000;
       case BATTERY -> 12.8;
       case PRESSURE, BEARINGS, MAGNETS -> 0;
       case ADJUSTMENT, HUB_GREASE -> 1;
@@ -132,6 +137,7 @@ class CarePlanTest {
         .containsExactlyInAnyOrder(
             CarePart.TYRE_AGE,
             CarePart.TREAD,
+            CarePart.INFLATION,
             CarePart.PRESSURE,
             CarePart.NUTS,
             CarePart.HUB_GREASE,
@@ -321,12 +327,17 @@ class CarePlanTest {
     assertThat(order.subList(order.size() - 2, order.size()))
         .containsExactly(CarePart.PLUG, CarePart.LAMPS);
     assertThat(plan(DAY).next().orElseThrow().part()).isEqualTo(CarePart.CORD);
-    assertThat(plan(DAY).words()).isEqualTo("1 past due, 17 never recorded, 2 in time");
+    assertThat(plan(DAY).words()).isEqualTo("1 due now, 18 never recorded, 2 in time");
   }
 
   /** A limit that goes by what nobody looked at proves nothing: the size of studs, drums, cells. */
   @ParameterizedTest
-  @CsvSource({"NUTS, STUD_SIZE.1", "DRUMS, DRUM_DIAMETER.0", "BATTERY, BREAKAWAY_CHEMISTRY.0"})
+  @CsvSource({
+    "NUTS, STUD_SIZE.1",
+    "INFLATION, TYRE_WALL.1",
+    "DRUMS, DRUM_DIAMETER.0",
+    "BATTERY, BREAKAWAY_CHEMISTRY.0"
+  })
   void whatIsJudgedByAnAssumptionIsWatched(CarePart part, String field) {
     done(part, DAY);
     assertThat(line(part, DAY).verdict()).isEqualTo(Verdict.HOLDS);
@@ -349,6 +360,48 @@ class CarePlanTest {
     assertThat(line(part, DAY).words(UnitSystem.METRIC)).doesNotContain("assumed");
   }
 
+  /**
+   * Wall 450 kPa: a tenth short fails, a twentieth is watched, and so is any more than the wall
+   * says. With 400 kPa by the table, less is enough; and by the table alone no wall is passed.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "450, , 404, FAILS", "450, , 406, WATCH", "450, , 428, HOLDS", "450, , 450, HOLDS",
+    "450, , 451, WATCH", "450, , 473, FAILS", "450, 400, 359, FAILS", "450, 400, 361, WATCH",
+    "450, 400, 381, HOLDS", "450, 400, 441, WATCH", "410, 400, 411, WATCH", "410, 400, 431, FAILS",
+    ", 400, 359, FAILS", ", 400, 439, HOLDS", ", 400, 600, WATCH", ", , 450, NOT_YET"
+  })
+  void aTyreIsJudgedByItsWallOrItsTable(
+      Double wallKpa, Double tableKpa, double foundKpa, Verdict verdict) {
+    List<Object> sheet = new ArrayList<>(Arrays.asList(KNOWN).subList(0, KNOWN.length - 4));
+    for (int axle = 0; axle < 2; axle++) {
+      if (wallKpa != null) {
+        sheet.addAll(List.of("TYRE_WALL." + axle, wallKpa * 1000));
+      }
+      if (tableKpa != null) {
+        sheet.addAll(List.of("TYRE_TABLE." + axle, tableKpa * 1000));
+      }
+    }
+    done(CarePart.INFLATION, DAY, foundKpa * 1000, Double.NaN);
+    CarePlan.Line line =
+        CarePlan.of(
+                rig(sheet.toArray()),
+                new CareBook(book),
+                CarePart::usual,
+                Optional.empty(),
+                DAY,
+                UnitSystem.US)
+            .line(CarePart.INFLATION)
+            .orElseThrow();
+    assertThat(line.verdict()).isEqualTo(verdict);
+    assertThat(line.unjudged()).isEqualTo(verdict == Verdict.NOT_YET);
+    assertThat(line.how().how())
+        .contains(
+            tableKpa != null
+                ? "58 psi, as its maker’s table says"
+                : wallKpa != null ? "65 psi, as its wall says" : "fill each to what its wall says");
+  }
+
   @Test
   void whatIsSaidOfAPart() {
     assertThat(line(CarePart.TREAD, DAY).words(UnitSystem.US))
@@ -368,8 +421,13 @@ class CarePlanTest {
     book.add(some);
     assertThat(line(CarePart.TREAD, DAY).words(UnitSystem.METRIC))
         .isEqualTo(
-            "Due 4 May 2027 or at 21000 km. Last on 4 May 2026: axle 1 left, axle 1 right: 6.0 mm;"
-                + " axle 2 left: 2.5 mm (watch); axle 2 right: 1.0 mm (fails).");
+            "Due since 4 May 2026. It was not in order; mended, record it again. Last on 4 May 2026:"
+                + " axle 1 left, axle 1 right: 6.0 mm; axle 2 left: 2.5 mm (watch); axle 2 right:"
+                + " 1.0 mm (fails).");
+    assertThat(plan(DAY).lines().get(0).part())
+        .as("nothing waits behind it")
+        .isEqualTo(CarePart.TREAD);
+    assertThat(plan(DAY).words()).startsWith("1 due now");
     assertThat(line(CarePart.TREAD, DAY.plusYears(2)).words(UnitSystem.METRIC))
         .startsWith("Past due since 4 May 2027. Last on");
     done(CarePart.HUB_GREASE, DAY.plusDays(1), 1, 2000);
