@@ -94,9 +94,10 @@ class PagesTest {
 
   @Test
   void everyStationStateAndEveryStationOccursInTheDemo() {
-    assertThat(demo().stream().flatMap(job -> job.states().values().stream()).distinct())
+    assertThat(demo().stream().flatMap(job -> job.standing().states().values().stream()).distinct())
         .containsExactlyInAnyOrder(StationState.values());
-    assertThat(demo().stream().map(Job::nextStation).distinct().count()).isGreaterThanOrEqualTo(4);
+    assertThat(demo().stream().map(job -> job.standing().nextStation()).distinct().count())
+        .isGreaterThanOrEqualTo(4);
   }
 
   @Test
@@ -104,12 +105,12 @@ class PagesTest {
     var person = people.findBySignIn("viewer").orElseThrow();
     for (Job job : demo()) {
       // At midnight a look round runs out, and soon after that the board knows it too.
-      if (!job.stoodBy().endsWith(LocalDate.now(ZoneOffset.UTC).toString())) {
+      if (!job.standing().stoodBy().endsWith(LocalDate.now(ZoneOffset.UTC).toString())) {
         continue;
       }
       var progress = files.open(job.ref(), person).work().progress();
-      assertThat(job.states()).as(job.title()).isEqualTo(progress.states());
-      assertThat(job.nextAct()).isEqualTo(progress.next().text());
+      assertThat(job.standing().states()).as(job.title()).isEqualTo(progress.states());
+      assertThat(job.standing().nextAct()).isEqualTo(progress.next().text());
     }
   }
 

@@ -113,7 +113,7 @@ public class Helpers {
         pages
             .byCode(code.strip().toUpperCase(Locale.ROOT))
             .filter(page -> page.open(clock.instant()))
-            .filter(page -> page.job().nextStation() != Station.HANDOVER);
+            .filter(page -> page.job().standing().nextStation() != Station.HANDOVER);
     if (found.isEmpty()) {
       guesses.wrong(address);
     }

@@ -55,7 +55,7 @@ public class Following {
   @Transactional(readOnly = true)
   public List<Job> life(Job job) {
     List<Job> life = jobs.onTrailer(job.workshop().id(), job.trailer().life());
-    life.forEach(Job::states);
+    life.forEach(one -> one.standing().states());
     return life;
   }
 }

@@ -1,32 +1,19 @@
 package org.jexel.app.job;
 
-import jakarta.persistence.CollectionTable;
-import jakarta.persistence.Column;
-import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
-import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
-import jakarta.persistence.MapKeyColumn;
 import jakarta.persistence.Version;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ThreadLocalRandom;
-import org.hibernate.annotations.BatchSize;
 import org.jexel.app.workshop.Words;
 import org.jexel.app.workshop.Workshop;
-import org.jexel.core.job.Progress;
-import org.jexel.core.job.Station;
-import org.jexel.core.job.StationState;
 import org.jexel.core.rig.Subject;
 import org.jexel.core.rig.Wish;
 import org.jspecify.annotations.Nullable;
@@ -56,18 +43,8 @@ public class Job {
   @ManyToOne(fetch = FetchType.LAZY, optional = false)
   private RigPart controller;
 
-  /** By name of the station: a word that this version does not know is no reason to stop. */
-  @ElementCollection
-  @CollectionTable(name = "job_station", joinColumns = @JoinColumn(name = "job_id"))
-  @MapKeyColumn(name = "station")
-  @Column(name = "state")
-  @BatchSize(size = 100)
-  private Map<String, String> states = new HashMap<>();
+  @Embedded private Standing standing = new Standing();
 
-  private byte nextStation;
-  private String nextAct;
-  private String stoodBy = "";
-  private @Nullable LocalDate breakawayDue;
   private String requestKey;
   private boolean alone;
   private Instant createdAt;
@@ -93,8 +70,6 @@ public class Job {
     this.ref = "t" + HexFormat.of().toHexDigits(ThreadLocalRandom.current().nextLong(), 10);
     this.createdAt = at;
     this.updatedAt = at;
-    this.nextStation = 1;
-    this.nextAct = "";
   }
 
   void join(RigPart towPart, RigPart trailerPart, RigPart controllerPart) {
@@ -164,18 +139,9 @@ public class Job {
     return Optional.ofNullable(begun);
   }
 
-  /** By which build and on which day its stations were judged. */
-  public String stoodBy() {
-    return stoodBy;
-  }
-
-  /** How it stands by the rules of this build. */
-  void stand(Progress progress, String build) {
-    progress.states().forEach((station, state) -> states.put(station.name(), state.name()));
-    this.nextStation = (byte) progress.next().station().number();
-    this.nextAct = progress.next().text();
-    this.breakawayDue = progress.breakawayDue().orElse(null);
-    this.stoodBy = build;
+  /** How it stood after the last act. */
+  public Standing standing() {
+    return standing;
   }
 
   public Long id() {
@@ -224,34 +190,11 @@ public class Job {
     return controller;
   }
 
-  public String nextAct() {
-    return nextAct;
-  }
-
-  public Station nextStation() {
-    return Station.values()[Math.max(1, Math.min(Station.values().length, nextStation)) - 1];
-  }
-
-  /** When its pull test or its battery is due again, as far as anybody has recorded them. */
-  public @Nullable LocalDate breakawayDue() {
-    return breakawayDue;
-  }
-
   public Instant updatedAt() {
     return updatedAt;
   }
 
   public Instant createdAt() {
     return createdAt;
-  }
-
-  /** How each station stood after the last act. */
-  public Map<Station, StationState> states() {
-    Map<Station, StationState> map = new EnumMap<>(Station.class);
-    for (Station station : Station.values()) {
-      String word = states.getOrDefault(station.name(), "");
-      map.put(station, Words.of(StationState.class, word, StationState.NOT_YET));
-    }
-    return map;
   }
 }

@@ -61,7 +61,9 @@ class JobApi {
 
   private static JobLine line(Job job) {
     Map<String, String> stations = new LinkedHashMap<>();
-    job.states().forEach((station, state) -> stations.put(station.path(), state.label()));
+    job.standing()
+        .states()
+        .forEach((station, state) -> stations.put(station.path(), state.label()));
     return new JobLine(job.ref(), job.title(), stations);
   }
 }

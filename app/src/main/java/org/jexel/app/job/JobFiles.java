@@ -95,7 +95,7 @@ public class JobFiles {
             }
             Rows now = rows.with(rooms.rows(job, file.changes()));
             JobFile after = read(job, person, now);
-            job.stand(after.work().progress(), build.on(today(job)));
+            job.standing().judged(after.work().progress(), build.on(today(job)));
             afterwards.forEach(one -> one.stood(after));
           }
           return told;
@@ -131,7 +131,7 @@ public class JobFiles {
 
   private JobFile standing(Job job, Person person) {
     JobFile now = read(job, person, rooms.rows(job));
-    job.stand(now.work().progress(), build.on(today(job)));
+    job.standing().judged(now.work().progress(), build.on(today(job)));
     afterwards.forEach(one -> one.stood(now));
     return now;
   }

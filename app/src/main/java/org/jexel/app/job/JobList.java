@@ -20,7 +20,7 @@ public class JobList {
   private static final int ROWS = 40;
   private static final int MOST_PAGES = 100_000;
   private static final Sort BY_NEXT =
-      Sort.by("nextStation").and(Sort.by("updatedAt").descending()).and(Sort.by("id"));
+      Sort.by("standing.nextStation").and(Sort.by("updatedAt").descending()).and(Sort.by("id"));
 
   private final JobRepository jobs;
 
@@ -49,7 +49,7 @@ public class JobList {
       asked = asked.and(called(word));
     }
     Page<Job> found = jobs.findAll(asked, rows);
-    found.forEach(Job::states);
+    found.forEach(job -> job.standing().states());
     return found;
   }
 
@@ -87,7 +87,7 @@ public class JobList {
         id -> {
           List<Job> found =
               jobs.findByWorkshopIdAndIdGreaterThanOrderById(workshop, id, Limit.of(most));
-          found.forEach(Job::states);
+          found.forEach(job -> job.standing().states());
           return found;
         });
   }

@@ -35,7 +35,7 @@ public interface JobRepository extends JpaRepository<Job, Long>, JpaSpecificatio
 
   @Query(
       "select new org.jexel.app.job.JobRepository$Judged(j.id, j.ref) from Job j where"
-          + " j.workshop.id = :workshop and j.stoodBy <> :judge and j.id > :behind order by j.id")
+          + " j.workshop.id = :workshop and j.standing.stoodBy <> :judge and j.id > :behind order by j.id")
   List<Judged> judgedOtherwise(long workshop, String judge, long behind, Limit most);
 
   Optional<Job> findByWorkshopIdAndBegunSha256(Long workshop, String hash);

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.jexel.app.job.Job;
+import org.jexel.app.job.Standing;
 import org.jexel.app.security.Person;
 import org.jexel.core.job.Station;
 import org.junit.jupiter.api.BeforeEach;
@@ -23,13 +24,15 @@ class HelpersTest {
   private final HelperPageRepository pages = mock(HelperPageRepository.class);
   private final Clock clock = mock(Clock.class);
   private final Job job = mock(Job.class);
+  private final Standing standing = mock(Standing.class);
   private final Helpers helpers = new Helpers(pages, clock);
   private final HelperPage page = new HelperPage(job, "ABCDEFG", mock(Person.class), NOON);
 
   @BeforeEach
   void atNoon() {
     when(clock.instant()).thenReturn(NOON);
-    when(job.nextStation()).thenReturn(Station.BENCH);
+    when(job.standing()).thenReturn(standing);
+    when(standing.nextStation()).thenReturn(Station.BENCH);
     when(pages.byCode(any())).thenReturn(Optional.empty());
     when(pages.byCode("ABCDEFG")).thenReturn(Optional.of(page));
   }
@@ -49,9 +52,9 @@ class HelpersTest {
 
   @Test
   void aCodeEndsWhenTheJobIsHandedOverOrThePageIsClosed() {
-    when(job.nextStation()).thenReturn(Station.HANDOVER);
+    when(standing.nextStation()).thenReturn(Station.HANDOVER);
     assertThat(opens()).isFalse();
-    when(job.nextStation()).thenReturn(Station.ROAD);
+    when(standing.nextStation()).thenReturn(Station.ROAD);
     assertThat(opens()).isTrue();
     page.close();
     assertThat(opens()).isFalse();
