@@ -1,0 +1,126 @@
+package org.jexel.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.jexel.core.check.Band;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckId;
+import org.jexel.core.quantity.Measure;
+import org.junit.jupiter.api.Test;
+
+/** Four rows of a quarter each, or two of a half: one bit, two bits, worked by hand. */
+class NextCheckTest {
+  private final List<Check> checks = new ArrayList<>();
+  private final List<Row> rows = new ArrayList<>();
+  private double[] shares = {0.25, 0.25, 0.25, 0.25};
+  private Set<Integer> seen = Set.of();
+  private String standing = "at the box";
+  private Predicate<Check> offered = check -> true;
+
+  /** Rows by what each reads at every check, of 0.1 V. */
+  private void rows(double[]... means) {
+    for (double[] of : means) {
+      double[] both = new double[2 * of.length];
+      for (int c = 0; c < of.length; c++) {
+        both[2 * c] = of[c];
+        both[2 * c + 1] = 0.1;
+      }
+      rows.add(Made.row(Made.open("part" + rows.size(), 1), both));
+    }
+  }
+
+  private Optional<Diagnosis.Next> next() {
+    return new NextCheck(checks, rows, shares, seen, standing, false, offered).choose(rows);
+  }
+
+  private String id() {
+    return next().orElseThrow().first().key().reading();
+  }
+
+  @Test
+  void theCheckThatTellsMostIsNext() {
+    checks.addAll(List.of(Made.volts("halves"), Made.volts("all"), Made.volts("none")));
+    rows(
+        new double[] {12, 12, 12},
+        new double[] {12, 9, 12},
+        new double[] {6, 6, 12},
+        new double[] {6, 3, 12});
+    assertThat(id()).isEqualTo("all");
+    assertThat(next().orElseThrow().gain()).isCloseTo(2, within(1e-9));
+    seen = Set.of(1);
+    assertThat(id()).isEqualTo("halves");
+    assertThat(next().orElseThrow().gain()).isCloseTo(1, within(1e-9));
+    assertThat(next().orElseThrow().between())
+        .containsExactly(rows.get(0).hypothesis(), rows.get(2).hypothesis());
+    seen = Set.of(0, 1);
+    assertThat(next()).as("nothing more to learn").isEmpty();
+  }
+
+  /** Per minute, two of attention with each, and half a minute for going elsewhere. */
+  @Test
+  void minutesCount() {
+    rows(new double[] {12, 12}, new double[] {12, 9}, new double[] {6, 6}, new double[] {6, 3});
+    far("at the box", 3.9);
+    assertThat(id()).as("2 bit in 5.9 min, 1 bit in 3").isEqualTo("far");
+    assertThat(next().orElseThrow().minutes()).isEqualTo(3.9);
+    far("at the box", 4.1);
+    assertThat(id()).isEqualTo("near");
+    far("under the trailer", 3.9);
+    assertThat(id()).as("and half a minute to get there").isEqualTo("near");
+    assertThat(next().orElseThrow().minutes()).isEqualTo(1);
+    standing = "under the trailer";
+    assertThat(id()).isEqualTo("far");
+    assertThat(next().orElseThrow().minutes()).isEqualTo(3.9);
+  }
+
+  private void far(String place, double minutes) {
+    checks.clear();
+    checks.addAll(List.of(Made.volts("near"), Made.at(place, minutes, Made.volts("far"))));
+  }
+
+  @Test
+  void supplyComesFirstAndOnlyFirst() {
+    CheckId battery = new CheckId("supply", "battery");
+    Check supply =
+        Made.check(
+            battery, Check.Group.SUPPLY, "vehicle", Measure.VOLTS, new Band(12.6, 12, 13), 1);
+    checks.addAll(List.of(Made.volts("all"), supply));
+    rows(new double[] {12, 12, 12}, new double[] {9, 12, 12});
+    shares = new double[] {0.5, 0.5};
+    assertThat(id()).isEqualTo("supply");
+    checks.add(Made.volts("read"));
+    seen = Set.of(2);
+    assertThat(id()).isEqualTo("all");
+    seen = Set.of();
+    offered = check -> !check.equals(supply);
+    assertThat(id()).isEqualTo("all");
+  }
+
+  /** One in ten looks is miscalled, as a round is worth; its words are taken together. */
+  @Test
+  void aRoundIsWorthWhatItsWordsTellTogether() {
+    Check left = Made.check(new CheckId("look", "left"), Measure.GLOW, 3, 3);
+    Check right = Made.check(new CheckId("look", "right"), Measure.GLOW, 3, 3);
+    checks.addAll(List.of(left, right));
+    rows(new double[] {3, 3}, new double[] {0, 3}, new double[] {3, 0}, new double[] {0, 0});
+    assertThat(next().orElseThrow().checks()).containsExactly(left, right);
+    assertThat(next().orElseThrow().gain()).isCloseTo(0.9 * 2, within(1e-9));
+  }
+
+  /** 0.003 bit is what a walk must tell: a share of 2·10⁻⁴ tells 0.0027, of 3·10⁻⁴ 0.0039. */
+  @Test
+  void whatTellsNextToNothingIsNoWalk() {
+    checks.add(Made.volts("v"));
+    rows(new double[] {12}, new double[] {6});
+    shares = new double[] {0.9998, 0.0002};
+    assertThat(next()).isEmpty();
+    shares = new double[] {0.9997, 0.0003};
+    assertThat(next()).isPresent();
+  }
+}
