@@ -2,7 +2,9 @@ package org.jexel.app.entry;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.ConnectorCatalog;
+import org.jexel.core.connector.Convention;
 import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Parsed;
@@ -11,6 +13,8 @@ import org.jexel.core.quantity.QuantityParser;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.FieldWords;
+import org.jexel.core.rig.Option;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
@@ -27,19 +31,21 @@ public final class FieldText {
   record Reading(@Nullable Entry entry, @Nullable String problem) {}
 
   static List<Choosable> options(RigField field, ConnectorCatalog catalog) {
-    if (field.catalog() == RigField.Catalog.CONNECTOR) {
-      return catalog.connectors().stream().map(c -> new Choosable(c.id(), c.label())).toList();
+    return values(field, catalog)
+        .map(value -> new Choosable(value, FieldWords.label(field, value, catalog)))
+        .toList();
+  }
+
+  private static Stream<String> values(RigField field, ConnectorCatalog catalog) {
+    if (field.catalog() == null) {
+      return field.options().stream().map(Option::name);
     }
-    if (field.catalog() == RigField.Catalog.CONNECTOR_OR_NONE) {
-      return Stream.concat(
-              Stream.of(new Choosable(Rig.NO_CONNECTOR, "None")),
-              options(RigField.TOW_CONNECTOR, catalog).stream())
-          .toList();
-    }
-    if (field.catalog() == RigField.Catalog.CONVENTION) {
-      return catalog.conventions().stream().map(c -> new Choosable(c.id(), c.label())).toList();
-    }
-    return field.options().stream().map(o -> new Choosable(o.name(), o.label())).toList();
+    Stream<String> connectors = catalog.connectors().stream().map(Connector::id);
+    return switch (field.catalog()) {
+      case CONNECTOR -> connectors;
+      case CONNECTOR_OR_NONE -> Stream.concat(Stream.of(Rig.NO_CONNECTOR), connectors);
+      case CONVENTION -> catalog.conventions().stream().map(Convention::id);
+    };
   }
 
   /** A field's present value as it stands in its input, without unit. */

@@ -16,6 +16,7 @@ import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.Choice;
 import org.jexel.core.rig.Entry;
 import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.FieldWords;
 import org.jexel.core.rig.RigConsistency;
 import org.jexel.core.rig.RigField;
 import org.jexel.core.rig.RigSheet;
@@ -76,7 +77,7 @@ public final class FieldViews {
         problem = inconsistent(file, sheet, key, reading.entry());
       }
       if (problem == null && row.isPresent() && row.get().id() != draft.get().seenId()) {
-        theirs = theirs(file, key, row.get(), shown);
+        theirs = theirs(file, key, row.get());
       }
     }
     return new FieldView(
@@ -121,18 +122,14 @@ public final class FieldViews {
     return WHEN.format(row.enteredAt().atZone(zone));
   }
 
-  private static String theirs(JobFile file, FieldKey key, RigFigure row, String shown) {
+  private static String theirs(JobFile file, FieldKey key, RigFigure row) {
     String value =
         row.cleared()
             ? "cleared this"
             : "entered "
-                + (key.field().isNumber()
-                    ? key.field().measure().text(row.entry().si(), file.units())
-                    : FieldText.options(key.field(), file.rig().sheet().catalog()).stream()
-                        .filter(o -> o.value().equals(shown))
-                        .findFirst()
-                        .map(FieldText.Choosable::label)
-                        .orElse(shown));
+                + FieldWords.of(file.rig().sheet(), key, file.units())
+                    .map(FieldWords::text)
+                    .orElse("");
     return "%s %s at %s, while you had this open."
         .formatted(row.person().name(), value, when(file, row));
   }

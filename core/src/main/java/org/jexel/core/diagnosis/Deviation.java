@@ -23,6 +23,9 @@ final class Deviation {
   /** Spread of what is lost on the way of a fault's current, as a share of it. */
   private static final double CONTACTS = 0.25;
 
+  /** Two lamps against each other, each ±15 % at two deviations: √2 · 0.075. */
+  private static final double LOADS = 0.106;
+
   /** A reading that shrinks keeps at least this share of its band. */
   private static final double LEAST_SCALE = 0.25;
 
@@ -50,9 +53,21 @@ final class Deviation {
     }
     boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < Predictions.SMALL;
     double source = strange ? UNMEASURED_SOURCE * mean : 0;
-    double way = strange ? onTheWay(mean - healthy) : 0;
+    double way =
+        strange
+            ? onTheWay(mean - healthy)
+            : check.measure() == Measure.VOLTS ? divided(mean, healthy) : 0;
     return Math.sqrt(
         parameters * parameters + meter * meter + graded * graded + source * source + way * way);
+  }
+
+  /**
+   * What a fault takes off volts is divided between it and the loads, of which each may draw more
+   * or less: V = V₀·R / (R + r) moves by V·(1 − V/V₀) times the share by which R/r does.
+   */
+  private static double divided(double mean, double healthy) {
+    double share = Math.min(1, Math.abs(mean / healthy));
+    return LOADS * share * (1 - share) * Math.abs(healthy);
   }
 
   /**

@@ -27,6 +27,11 @@ public record Report(List<String> head, String leaves, List<Section> sections, L
    */
   public record Print(String caption, String sha256) {}
 
+  /** What can hurt somebody; it stands last, and a report without it is none. */
+  public List<String> cautions() {
+    return sections.get(sections.size() - 1).lines();
+  }
+
   /** The same, with the owner's reason why the rig leaves anyhow. */
   public Report leavingBecause(String reason) {
     return new Report(head, reason, sections, prints);

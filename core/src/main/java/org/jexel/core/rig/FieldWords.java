@@ -39,7 +39,8 @@ public record FieldWords(String title, String text, Provenance provenance, Strin
                 figure.reason()));
   }
 
-  private static String label(RigField field, String value, ConnectorCatalog catalog) {
+  /** What was chosen, as people call it; the word itself where nobody knows it. */
+  public static String label(RigField field, String value, ConnectorCatalog catalog) {
     if (field.catalog() == null) {
       return field.options().stream()
           .filter(option -> option.name().equals(value))

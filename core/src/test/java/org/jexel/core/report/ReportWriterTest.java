@@ -364,7 +364,9 @@ class ReportWriterTest {
     entered.put(RigField.BRAKE_TYPE, "NONE");
     settings.clear();
     assertThat(section("Setting").lines()).containsExactly("No electric brakes, so no gain.");
-    assertThat(section("Cautions").lines()).hasSize(2);
+    assertThat(section("Cautions").lines())
+        .hasSize(2)
+        .isEqualTo(report(UnitSystem.METRIC).cautions());
   }
 
   @Test
