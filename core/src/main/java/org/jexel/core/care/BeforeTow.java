@@ -94,8 +94,8 @@ public record BeforeTow(List<Item> items) {
         new Item(
             Part.TYRES,
             Phrase.of(
-                "All %d and the spare: pressure cold as on the plate, no cut, no bulge, no cord.",
-                2 * rig.axleCount()),
+                "All %d and the spare: cold %s; no cut, no bulge, no cord.",
+                2 * rig.axleCount(), TyrePressure.words(rig, units)),
             60 * 2 * rig.axleCount()));
     items.add(nuts(rig, units));
     items.add(
@@ -163,7 +163,9 @@ public record BeforeTow(List<Item> items) {
         Part.NUTS,
         "None loose, none missing: "
             + String.join("; ", torques)
-            + ", or as the wheel maker says. New or off since: again after 80 km.",
+            + ", or as the wheel maker says. New or off since: again after "
+            + Measure.WAY.text(WheelNuts.AGAIN_AFTER_METRES, units)
+            + ".",
         30 * 2 * rig.axleCount());
   }
 

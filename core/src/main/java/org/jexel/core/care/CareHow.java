@@ -140,14 +140,10 @@ public record CareHow(String why, String how, String tool) {
   }
 
   private static CareHow pressure(Rig rig, UnitSystem units) {
-    String filled =
-        TyrePressure.of(rig).stream()
-            .map(tyre -> tyre.words(units))
-            .collect(Collectors.joining("; "));
     return new CareHow(
         "A soft tyre runs hot and bursts; most burst tyres were soft.",
         "Cold: in the shade, not driven for three hours. Record what the gauge shows, then fill each to "
-            + filled
+            + TyrePressure.words(rig, units)
             + ". One that was short is recorded again: it has a leak until a second day shows the same.",
         "gauge, pump");
   }

@@ -1,7 +1,7 @@
 package org.jexel.core.care;
 
-import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
@@ -36,9 +36,12 @@ record TyrePressure(double wall, double table) {
         rig.sheet().si(new FieldKey(RigField.TYRE_TABLE, axle)));
   }
 
-  /** Of every axle from the front; axles that are alike stand once. */
-  static List<TyrePressure> of(Rig rig) {
-    return IntStream.range(0, rig.axleCount()).mapToObj(axle -> of(rig, axle)).distinct().toList();
+  /** As in “4.50 bar, as its wall says”; of axles that differ each, from the front. */
+  static String words(Rig rig, UnitSystem units) {
+    return IntStream.range(0, rig.axleCount())
+        .mapToObj(axle -> of(rig, axle).words(units))
+        .distinct()
+        .collect(Collectors.joining("; "));
   }
 
   /** The figure of the rig that is filled to; empty while nobody knows one. */
@@ -75,8 +78,7 @@ record TyrePressure(double wall, double table) {
             wanted * (1 - SHORT), wanted * (1 - NEAR), watch, Math.max(watch, most * (1 + NEAR))));
   }
 
-  /** As in “4.50 bar, as its wall says”. */
-  String words(UnitSystem units) {
+  private String words(UnitSystem units) {
     if (!walled() && !tabled()) {
       return "what its wall says";
     }

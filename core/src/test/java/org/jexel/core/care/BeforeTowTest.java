@@ -62,9 +62,22 @@ class BeforeTowTest {
         .as("10 to 15 % of 1 300 kg")
         .contains("130 to 195 kg");
     assertThat(list.seconds()).isBetween(10 * 60, 25 * 60);
+    assertThat(look(list, BeforeTow.Part.TYRES)).contains("cold what its wall says;");
     assertThat(look(list(OptionalDouble.empty(), UnitSystem.US, braked), BeforeTow.Part.BRAKES))
         .contains("set it first");
     assertThat(look(list(OptionalDouble.empty(), UnitSystem.US, braked), BeforeTow.Part.TONGUE))
         .contains("lb");
+  }
+
+  /** To the wall's figure, on an axle with a table of its own to that; never in the other units. */
+  @Test
+  void tyresAreFilledToWhatIsKnownOfEachAxle() {
+    Object[] known = {RigField.AXLE_COUNT, 2, "TYRE_WALL.0", 450_000, "TYRE_TABLE.1", 400_000};
+    assertThat(look(list(OptionalDouble.empty(), UnitSystem.METRIC, known), BeforeTow.Part.TYRES))
+        .contains("cold 4.50 bar, as its wall says; 4.00 bar, as its maker’s table says;");
+    assertThat(look(list(OptionalDouble.empty(), UnitSystem.US, known), BeforeTow.Part.TYRES))
+        .contains("cold 65 psi, as its wall says; 58 psi, as its maker’s table says;");
+    assertThat(look(list(OptionalDouble.empty(), UnitSystem.US, known), BeforeTow.Part.NUTS))
+        .endsWith("again after 50 mi.");
   }
 }
