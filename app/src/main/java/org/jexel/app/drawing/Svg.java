@@ -59,8 +59,10 @@ public final class Svg {
     }
   }
 
+  /** What figures that contradict each other leave no room for is drawn without any. */
   public Svg rect(double x, double y, double width, double height, Object... more) {
-    return open("rect", "x", x, "y", y, "width", width, "height", height).more(more);
+    return open("rect", "x", x, "y", y, "width", Math.max(0, width), "height", Math.max(0, height))
+        .more(more);
   }
 
   public Svg circle(double x, double y, double r, Object... more) {

@@ -56,8 +56,9 @@ record TyrePressure(double wall, double table) {
     return Double.isFinite(wall);
   }
 
+  /** Whether the table says less than the wall, which is the most. */
   private boolean tabled() {
-    return Double.isFinite(table);
+    return Double.isFinite(table) && !(table > wall);
   }
 
   /** Pa; NaN while nobody knows. */

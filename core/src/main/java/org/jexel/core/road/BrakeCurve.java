@@ -20,7 +20,7 @@ import org.jexel.core.braking.Train;
  */
 public record BrakeCurve(double[] marks, double[] shares, double[] uses, double[] reliefs) {
   public static BrakeCurve of(Train train, GainScale scale) {
-    int n = (int) Math.round((scale.greatest() - scale.least()) / scale.step());
+    int n = scale.steps();
     int first = scale.least() > 0 ? 0 : 1;
     double[] marks = new double[n + 1 - first];
     double[] shares = new double[marks.length];

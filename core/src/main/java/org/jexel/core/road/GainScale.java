@@ -35,6 +35,11 @@ public record GainScale(double least, double greatest, double step, List<Share> 
     return Math.max(least, Math.min(greatest, least + marks * step));
   }
 
+  /** Whole steps from the first mark to the last one that lies inside the scale. */
+  public int steps() {
+    return (int) Math.floor((greatest - least) / step + EPSILON);
+  }
+
   /** The output of a mark as a share of full output; zero is off. */
   public double share(double mark) {
     Share below = new Share(0, 0);

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 /** The gain at which the trailer neither pushes nor tugs. */
 class EvenPullTest {
   private static final GainScale HALVES = new GainScale(0, 10, 0.5);
-  private static final Train TRAIN = RigTrain.ofPlates(2300, 1900, 2, 2, 1600);
+  static final Train TRAIN = RigTrain.ofPlates(2300, 1900, 2, 2, 1600);
 
   private static StopTrial trial(double gain, double trailer) {
     return new StopTrial(

@@ -267,6 +267,18 @@ class GainFinderTest {
     assertThatThrownBy(() -> new GainScale(0, 10, 11)).hasMessageContaining("11");
   }
 
+  /** A scale whose steps do not end at its top: 10.05 in whole steps, and no further. */
+  @Property
+  void noMarkLiesBeyondTheScale(
+      @ForAll @IntRange(min = 1, max = 80) int tenths, @ForAll @IntRange(max = 20) int least) {
+    GainScale scale = new GainScale(least / 10.0, 10.05, tenths / 10.0);
+    double[] marks = BrakeCurve.of(EvenPullTest.TRAIN, scale).marks();
+    double last = marks[marks.length - 1];
+    assertThat(last).isLessThanOrEqualTo(10.05 + 1e-9);
+    assertThat(last + scale.step()).isGreaterThan(10.05);
+    assertThat(scale.share(last)).isLessThanOrEqualTo(1);
+  }
+
   @Property
   void downGivesTheMarkAtOrBelow(@ForAll @IntRange(max = 1000) int hundredths) {
     double value = hundredths / 100.0;
