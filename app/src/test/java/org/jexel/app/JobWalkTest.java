@@ -367,6 +367,7 @@ class JobWalkTest {
   private static final Map<String, String> KEPT_WELL =
       Map.of(
           "Tyres, age", "2325",
+          "Tyres, cold pressure", "4,45",
           "Tyres, tread", "6",
           "Brake shoes", "4,2",
           "Brake drums", "254.6",
@@ -374,7 +375,7 @@ class JobWalkTest {
 
   private static final List<String> SOUND =
       List.of(
-          "as its plate says",
+          "sound",
           "shows in front",
           "firm and quiet",
           "a few notches",
@@ -401,7 +402,7 @@ class JobWalkTest {
       browser.await("another part", () -> !browser.text(".do h1").equals(part));
       assertThat(browser.driver().switchTo().activeElement().getTagName()).isEqualTo("h1");
     }
-    assertThat(walked).as("nuts last, since wheels were off").hasSize(12).endsWith("Wheel nuts");
+    assertThat(walked).as("nuts last, since wheels were off").hasSize(13).endsWith("Wheel nuts");
     assertThat(browser.path()).isEqualTo("/jobs/J1006/care");
     browser.open("/jobs/J1006/care/NUTS");
     assertThat(browser.text(".do")).contains("once more after the first way", "100 N·m");
