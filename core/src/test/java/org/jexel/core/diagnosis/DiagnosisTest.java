@@ -377,30 +377,6 @@ class DiagnosisTest {
         .orElseThrow(() -> new AssertionError("no fault " + label));
   }
 
-  /** A fault that may be slight or bad is vague; a reading still tells it from a sound rig. */
-  @Test
-  void whatIsVagueIsToldFromWhatIsSharpByWhatItsReadingsWouldBe() {
-    Check check =
-        CHECKS.stream().filter(c -> c.id().equals("lamp.lamp_tail_plate")).findFirst().get();
-    Row sharp = one(12.6, 0.05);
-    assertThat(sharp.apart(one(12.6, 0.05), check, 0)).isFalse();
-    assertThat(sharp.apart(one(12.5, 0.05), check, 0)).isFalse();
-    assertThat(sharp.apart(one(12.3, 0.05), check, 0)).isTrue();
-    assertThat(sharp.apart(one(10.6, 1.2), check, 0)).isTrue();
-    assertThat(sharp.apart(one(12.5, 1.2), check, 0)).isFalse();
-    for (double mean = 9; mean < 13; mean += 0.1) {
-      for (double wide = 0.02; wide < 2; wide *= 2) {
-        Row other = one(mean, wide);
-        assertThat(sharp.apart(other, check, 0)).isEqualTo(other.apart(sharp, check, 0));
-      }
-    }
-  }
-
-  private static Row one(double mean, double deviation) {
-    Hypothesis any = PREDICTIONS.hypotheses().get(0);
-    return new Row(any, new double[] {mean}, new double[] {deviation}, true);
-  }
-
   /** It reads sound or dead at rest, and neither reading is of it alone; the hand tells. */
   @Test
   void whatMakesAndBreaksIsToldByTheHandOnly() {
@@ -560,19 +536,6 @@ class DiagnosisTest {
           .contains("look.tail." + lamp, "look.tail+left." + lamp);
       torn.removeIf(reading -> reading.check().endsWith(lamp));
       assertThat(Diagnosis.of(PREDICTIONS, torn).fits()).isTrue();
-    }
-  }
-
-  @Test
-  void wordsAreHeldAgainstATableOfConfusionsThatSumsToOne() {
-    for (Measure measure : List.of(Measure.GLOW, Measure.TURNING, Measure.HUMMING)) {
-      for (double truth = 0; truth < measure.words().size(); truth += 0.25) {
-        double sum = 0;
-        for (int said = 0; said < measure.words().size(); said++) {
-          sum += Likelihood.word(measure, truth, said);
-        }
-        assertThat(sum).as("%s %s", measure, truth).isCloseTo(1, within(0.01));
-      }
     }
   }
 

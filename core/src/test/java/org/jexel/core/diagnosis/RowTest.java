@@ -3,6 +3,9 @@ package org.jexel.core.diagnosis;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.Measure;
@@ -29,6 +32,16 @@ class RowTest {
       double a, double da, double b, double db, boolean apart) {
     assertThat(one(a, da).apart(one(b, db), VOLTS, 0)).isEqualTo(apart);
     assertThat(one(b, db).apart(one(a, da), VOLTS, 0)).isEqualTo(apart);
+  }
+
+  @Property
+  void whoeverIsAskedSaysTheSame(
+      @ForAll @DoubleRange(min = 9, max = 13) double mean,
+      @ForAll @DoubleRange(min = 0.02, max = 2) double wide) {
+    Row sharp = one(12.6, 0.05);
+    Row other = one(mean, wide);
+    assertThat(sharp.apart(other, VOLTS, 0)).isEqualTo(other.apart(sharp, VOLTS, 0));
+    assertThat(other.apart(other, VOLTS, 0)).isFalse();
   }
 
   @Test
