@@ -449,7 +449,9 @@ class CarePlanTest {
     done(CarePart.LAMPS, DAY.plusDays(30), 2, 7000);
     assertThat(line(CarePart.HUB_GREASE, DAY.plusDays(30)).words(UnitSystem.METRIC))
         .isEqualTo("Past due: it was at 7000 km. Last on 5 May 2026: shows in front.");
-    assertThat(line(CarePart.NUTS, DAY).limitWords(UnitSystem.METRIC)).contains(" to ", " N·m.");
+    assertThat(line(CarePart.NUTS, DAY).limitWords(UnitSystem.METRIC)).isEqualTo("90 to 110 N·m.");
+    assertThat(line(CarePart.INFLATION, DAY).limitWords(UnitSystem.METRIC))
+        .isEqualTo("4.05 to 4.73 bar; watched below 4.28 bar and above 4.50 bar.");
     assertThat(line(CarePart.TREAD, DAY).limitWords(UnitSystem.METRIC))
         .isEqualTo("2.0 mm or more; watched below 3.0 mm.");
     assertThat(line(CarePart.DRUMS, DAY).limitWords(UnitSystem.METRIC))

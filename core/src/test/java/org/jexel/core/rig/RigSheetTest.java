@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -39,6 +40,21 @@ class RigSheetTest {
       RigSheet sheet = Rigs.sheet(RigField.TRAILER_KIND, kind.name(), RigField.AXLE_COUNT, axles);
       assertThat(RigConsistency.of(sheet)).as(kind + " " + axles).isEmpty();
     }
+  }
+
+  /** Of any axle, and only where both are known: what stands on the wall is the most. */
+  @Test
+  void aTableDoesNotSayMoreThanTheWall() {
+    assertThat(tyres(450_000, 450_000)).isEmpty();
+    assertThat(tyres(450_000, 450_001))
+        .extracting(RigConsistency.Problem::field)
+        .containsExactly(RigField.TYRE_TABLE, RigField.TYRE_WALL);
+    assertThat(RigConsistency.of(Rigs.sheet("TYRE_TABLE.0", 900_000))).isEmpty();
+  }
+
+  private static List<RigConsistency.Problem> tyres(double wall, double table) {
+    return RigConsistency.of(
+        Rigs.sheet(RigField.AXLE_COUNT, 2, "TYRE_WALL.1", wall, "TYRE_TABLE.1", table));
   }
 
   @Test
@@ -119,7 +135,7 @@ class RigSheetTest {
     assertThat(roles(5.0, 2.1)).filteredOn(r -> r == LampRole.PLATE).hasSize(1);
   }
 
-  private static java.util.List<LampRole> roles(double length, double width) {
+  private static List<LampRole> roles(double length, double width) {
     return Rigs.rig(Rigs.sheet(RigField.OVERALL_LENGTH, length, RigField.OVERALL_WIDTH, width))
         .lamps()
         .stream()
