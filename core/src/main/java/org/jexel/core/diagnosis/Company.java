@@ -31,7 +31,7 @@ final class Company {
   /** So many rigs with a fault have a second one, against those that have one. */
   private static final double BOTH = 0.2;
 
-  private final Predictions predictions;
+  private final Predicted predicted;
   private final List<Row> singles;
   private final Row healthy;
   private final int[] places;
@@ -48,9 +48,9 @@ final class Company {
 
   private record Candidate(int one, int two, double score) {}
 
-  Company(Predictions predictions, Map<Integer, Double> seen) {
-    this.predictions = predictions;
-    this.singles = predictions.singles();
+  Company(Predicted predicted, Map<Integer, Double> seen) {
+    this.predicted = predicted;
+    this.singles = predicted.singles();
     this.healthy = singles.get(0);
     this.places = seen.keySet().stream().mapToInt(Integer::intValue).toArray();
     this.values = seen.values().stream().mapToDouble(Double::doubleValue).toArray();
@@ -74,7 +74,7 @@ final class Company {
   }
 
   private Check check(int place) {
-    return predictions.checks().get(place);
+    return predicted.checks().get(place);
   }
 
   /** The pairs worth weighing, those near the top solved. */
@@ -115,7 +115,7 @@ final class Company {
       Row guessed = kept.get(i).row();
       if (!guessed.solved()) {
         any = true;
-        Row solved = predictions.pair(guessed.hypothesis()).orElse(null);
+        Row solved = predicted.pair(guessed.hypothesis()).orElse(null);
         double score = solved == null ? Double.NEGATIVE_INFINITY : score(solved);
         kept.set(i, new Scored(solved == null ? guessed : solved, score));
       }

@@ -92,6 +92,6 @@ public record Diagnosis(
    * @param alone whether there is no helper: what has to be held in the cab then costs a walk
    */
   public static Diagnosis of(Predictions predictions, List<Seen> readings, boolean alone) {
-    return new Finder(predictions, readings, alone).find();
+    return new Finder(predictions.predicted(), readings, alone).find();
   }
 }

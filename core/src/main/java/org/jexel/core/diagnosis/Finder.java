@@ -35,7 +35,7 @@ final class Finder {
   /** So many rigs in a hundred have something that is on no list. */
   private static final double UNLISTED = 0.02;
 
-  private final Predictions predictions;
+  private final Predicted predicted;
   private final Map<Integer, Double> seen = new LinkedHashMap<>();
   private final boolean alone;
   private final boolean proved;
@@ -51,36 +51,35 @@ final class Finder {
 
   private final Map<FaultFamily, List<Integer>> withFamily = new HashMap<>();
 
-  Finder(Predictions predictions, List<Diagnosis.Seen> readings, boolean alone) {
+  Finder(Predicted predicted, List<Diagnosis.Seen> readings, boolean alone) {
     this.alone = alone;
-    this.predictions = predictions;
+    this.predicted = predicted;
     for (Diagnosis.Seen reading : readings) {
-      int place = predictions.place(reading.check());
+      int place = predicted.place(reading.check());
       if (place >= 0) {
-        Check check = predictions.checks().get(place);
+        Check check = predicted.checks().get(place);
         seen.put(place, Predictions.seen(check, reading.value()));
         standing = check.place();
       }
     }
-    List<Check> proof = predictions.checks().stream().filter(Check::proves).toList();
+    List<Check> proof = predicted.checks().stream().filter(Check::proves).toList();
     // Where nothing is asked, nothing is proved.
     this.proved =
-        !proof.isEmpty()
-            && proof.stream().allMatch(c -> seen.containsKey(predictions.place(c.id())));
+        !proof.isEmpty() && proof.stream().allMatch(c -> seen.containsKey(predicted.place(c.id())));
   }
 
   Diagnosis find() {
-    List<Row> all = new ArrayList<>(predictions.singles());
+    List<Row> all = new ArrayList<>(predicted.singles());
     if (!seen.isEmpty()) {
-      all.addAll(new Company(predictions, seen).pairs());
+      all.addAll(new Company(predicted, seen).pairs());
     }
     weigh(all);
-    List<List<Integer>> groups = Alike.groups(rows, predictions.checks(), this::share);
+    List<List<Integer>> groups = Alike.groups(rows, predicted.checks(), this::share);
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
-    Offered offered = new Offered(predictions, seen, wheelsAreSuspect());
+    Offered offered = new Offered(predicted, seen, wheelsAreSuspect());
     NextCheck next =
-        new NextCheck(predictions.checks(), rows, shares, seen.keySet(), standing, alone, offered);
+        new NextCheck(predicted.checks(), rows, shares, seen.keySet(), standing, alone, offered);
     boolean explained = explains(leaders.get(0));
     boolean fits = explained && unlisted < told.get(0).present();
     List<Check> doubtful = explained ? List.of() : doubtful(all);
@@ -89,7 +88,7 @@ final class Finder {
 
   /** Whether a reading speaks for something at a wheel. */
   private boolean wheelsAreSuspect() {
-    int healthy = rows.indexOf(predictions.singles().get(0));
+    int healthy = rows.indexOf(predicted.healthy());
     return IntStream.range(0, rows.size())
         .filter(h -> rows.get(h).hypothesis().isMechanical())
         .anyMatch(h -> healthy < 0 || evidence(h) > SPEAKS_FOR * evidence(healthy));
@@ -112,17 +111,17 @@ final class Finder {
     return freed.keySet().stream()
         .sorted(Comparator.comparingDouble((Integer place) -> -Must.have(freed, place)))
         .limit(DOUBTFUL)
-        .map(place -> predictions.checks().get(place))
+        .map(place -> predicted.checks().get(place))
         .toList();
   }
 
   /** A figure has its reach; of words the neighbouring one is off already. */
   private double bound(int place) {
-    return predictions.checks().get(place).measure().words().isEmpty() ? UNEXPLAINED : AGAINST;
+    return predicted.checks().get(place).measure().words().isEmpty() ? UNEXPLAINED : AGAINST;
   }
 
   private double log(Row row, int place) {
-    return row.log(predictions.checks().get(place), place, Must.have(seen, place));
+    return row.log(predicted.checks().get(place), place, Must.have(seen, place));
   }
 
   /** Bayes; keeps what is worth keeping, most probable first. */
@@ -160,10 +159,10 @@ final class Finder {
   private double somethingElse(List<Row> all) {
     Row healthy = all.get(0);
     double weights =
-        predictions.singles().stream().mapToDouble(row -> row.hypothesis().weight()).sum();
+        predicted.singles().stream().mapToDouble(row -> row.hypothesis().weight()).sum();
     double log = Math.log(UNLISTED * weights);
     for (int place : seen.keySet()) {
-      Check check = predictions.checks().get(place);
+      Check check = predicted.checks().get(place);
       log += Likelihood.logOfAnything(check, log(healthy, place));
     }
     return log;
@@ -178,7 +177,7 @@ final class Finder {
       if (off >= UNEXPLAINED) {
         return false;
       }
-      if (!predictions.checks().get(place).measure().words().isEmpty()) {
+      if (!predicted.checks().get(place).measure().words().isEmpty()) {
         words++;
         slips += off >= AGAINST ? 1 : 0;
       }
@@ -187,7 +186,7 @@ final class Finder {
   }
 
   private double off(Row row, int place) {
-    return row.off(predictions.checks().get(place), place, Must.have(seen, place));
+    return row.off(predicted.checks().get(place), place, Must.have(seen, place));
   }
 
   private double share(List<Integer> group) {
@@ -196,7 +195,7 @@ final class Finder {
 
   private Diagnosis.Group told(List<Integer> group) {
     Row first = rows.get(group.get(0));
-    Row healthy = predictions.singles().get(0);
+    Row healthy = predicted.healthy();
     return new Diagnosis.Group(
         group.stream().map(h -> rows.get(h).hypothesis()).toList(),
         (1 - unlisted) * share(group),
@@ -251,9 +250,9 @@ final class Finder {
   }
 
   private boolean shownByTheProof(Row row) {
-    Row healthy = predictions.singles().get(0);
-    for (int c = 0; c < predictions.checks().size(); c++) {
-      Check check = predictions.checks().get(c);
+    Row healthy = predicted.healthy();
+    for (int c = 0; c < predicted.checks().size(); c++) {
+      Check check = predicted.checks().get(c);
       if (check.proves() && row.apart(healthy, check, c)) {
         return true;
       }
@@ -264,7 +263,7 @@ final class Finder {
   private List<String> titles(IntPredicate which) {
     return seen.keySet().stream()
         .filter(which::test)
-        .map(place -> predictions.checks().get(place).title())
+        .map(place -> predicted.checks().get(place).title())
         .distinct()
         .toList();
   }

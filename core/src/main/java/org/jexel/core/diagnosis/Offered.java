@@ -18,12 +18,12 @@ final class Offered implements Predicate<Check> {
    * @param seen readings on the scale on which they are compared, by place of their check
    * @param wheels whether a reading speaks for something at a wheel
    */
-  Offered(Predictions predictions, Map<Integer, Double> seen, boolean wheels) {
+  Offered(Predicted predicted, Map<Integer, Double> seen, boolean wheels) {
     this.wheels = wheels;
     this.road =
-        predictions.checks().stream()
+        predicted.checks().stream()
             .filter(Check::gatesTheRoad)
-            .allMatch(check -> holds(check, predictions.place(check.id()), seen));
+            .allMatch(check -> holds(check, predicted.place(check.id()), seen));
   }
 
   @Override

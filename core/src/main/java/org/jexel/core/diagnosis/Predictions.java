@@ -55,7 +55,6 @@ public final class Predictions {
   private final Rig rig;
   private final Harness harness;
   private final List<Check> checks;
-  private final Map<String, Integer> places = new HashMap<>();
   private final List<Row> singles = new ArrayList<>();
 
   /** Rows of one fault, by it. */
@@ -71,9 +70,6 @@ public final class Predictions {
     this.harness = harness;
     this.checks = List.copyOf(checks);
     this.whole = RigNetwork.whole(rig, harness);
-    for (int i = 0; i < this.checks.size(); i++) {
-      places.put(this.checks.get(i).id(), i);
-    }
   }
 
   public static Predictions of(Rig rig, Harness harness, List<Check> checks) {
@@ -182,7 +178,7 @@ public final class Predictions {
   }
 
   /** Two faults together, solved; remembered, since the next reading will ask again. */
-  synchronized Optional<Row> pair(Hypothesis both) {
+  private synchronized Optional<Row> pair(Hypothesis both) {
     if (pairs.size() > MOST_PAIRS) {
       pairs.clear();
     }
@@ -231,9 +227,9 @@ public final class Predictions {
     return checks;
   }
 
-  /** The healthy rig first, then every single fault. */
-  List<Row> singles() {
-    return singles;
+  /** For a search. */
+  Predicted predicted() {
+    return new Predicted(checks, singles, this::pair);
   }
 
   public List<Hypothesis> hypotheses() {
@@ -255,11 +251,6 @@ public final class Predictions {
       }
     }
     return List.copyOf(affected);
-  }
-
-  /** Place of a check; −1 for one that this rig does not have. */
-  int place(String check) {
-    return places.getOrDefault(check, -1);
   }
 
   /** How often a full factorisation had to help, for whoever times this. */

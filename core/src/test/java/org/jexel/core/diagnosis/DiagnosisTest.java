@@ -350,12 +350,12 @@ class DiagnosisTest {
   /** What two faults do to checks that only one of them touches needs no solution of both. */
   @Test
   void twoFaultsThatShareNoCheckReadAsEachDoesAlone() {
-    Row healthy = PREDICTIONS.singles().get(0);
+    Row healthy = PREDICTIONS.predicted().singles().get(0);
     Row lamp = row("Burnt out: Rear lamp, left, indicator");
     Row magnet = row("Open: Magnet, axle 1 left");
     Hypothesis both = lamp.hypothesis().and(magnet.hypothesis(), 0.1);
     Row guessed = lamp.with(magnet, healthy, both);
-    Row solved = PREDICTIONS.pair(both).orElseThrow();
+    Row solved = PREDICTIONS.predicted().pair(both).orElseThrow();
     assertThat(guessed.solved()).isFalse();
     for (int c = 0; c < CHECKS.size(); c++) {
       if (!lamp.touches(healthy, c) || !magnet.touches(healthy, c)) {
@@ -371,7 +371,7 @@ class DiagnosisTest {
   }
 
   private static Row row(String label) {
-    return PREDICTIONS.singles().stream()
+    return PREDICTIONS.predicted().singles().stream()
         .filter(row -> row.hypothesis().words(UnitSystem.METRIC).equals(label))
         .findFirst()
         .orElseThrow(() -> new AssertionError("no fault " + label));
@@ -382,7 +382,7 @@ class DiagnosisTest {
   void whatMakesAndBreaksIsToldByTheHandOnly() {
     Row loose = row("Loose, makes and breaks: left pin");
     Row dead = row("No contact: left pin");
-    Row healthy = PREDICTIONS.singles().get(0);
+    Row healthy = PREDICTIONS.predicted().singles().get(0);
     int volts = place("loaded.left");
     int moved = place("moved.plug.left");
     assertThat(healthy.apart(dead, CHECKS.get(volts), volts)).isTrue();
@@ -430,7 +430,7 @@ class DiagnosisTest {
             .findFirst()
             .orElseThrow();
     Row pulled =
-        Predictions.of(rig, harness, List.of(rest)).singles().stream()
+        Predictions.of(rig, harness, List.of(rest)).predicted().singles().stream()
             .filter(row -> row.hypothesis().words(UnitSystem.METRIC).startsWith("Breakaway pin"))
             .findFirst()
             .orElseThrow();
@@ -444,7 +444,7 @@ class DiagnosisTest {
   @Test
   void noFaultIsPairedWithAnotherOfTheSamePart() {
     List<Row> pulled =
-        PREDICTIONS.singles().stream()
+        PREDICTIONS.predicted().singles().stream()
             .filter(row -> row.hypothesis().words(UnitSystem.METRIC).startsWith("Breakaway pin"))
             .toList();
     assertThat(pulled).hasSizeGreaterThan(1);
@@ -454,7 +454,7 @@ class DiagnosisTest {
         seen.add(new Diagnosis.Seen(CHECKS.get(c).id(), pulled.get(0).means()[c]));
       }
     }
-    assertThat(new Company(PREDICTIONS, indexed(seen)).pairs())
+    assertThat(new Company(PREDICTIONS.predicted(), indexed(seen)).pairs())
         .isNotEmpty()
         .noneMatch(
             pair ->

@@ -2,6 +2,7 @@ package org.jexel.core.diagnosis;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import org.jexel.core.braking.BrakeCondition;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
@@ -50,6 +51,17 @@ final class Made {
     return check(check.key(), check.group(), place, check.measure(), check.band(), minutes);
   }
 
+  /** A check of the proof. */
+  static Check proving(Check check) {
+    return check(
+        check.key(),
+        Check.Group.SOCKET,
+        check.place(),
+        check.measure(),
+        check.band(),
+        check.minutes());
+  }
+
   static Check volts(String id) {
     return check(id, Measure.VOLTS, 12, 13);
   }
@@ -65,6 +77,11 @@ final class Made {
 
   static Hypothesis open(String part, double weight) {
     return fault(Fault.of(Fault.Kind.OPEN, part), family(part), weight);
+  }
+
+  /** A wheel that no meter sees. */
+  static Hypothesis mechanical(String wheel, double weight) {
+    return fault(Fault.of(BrakeCondition.BEARING, wheel), family(wheel), weight);
   }
 
   static FaultFamily family(String part) {

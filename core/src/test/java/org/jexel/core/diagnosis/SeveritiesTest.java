@@ -48,7 +48,7 @@ class SeveritiesTest {
   @Test
   void severitiesThatAreNotSolvedLieWhereTheNetworkPutsThem() {
     List<Hypothesis> all = Hypothesis.of(RIG, HARNESS);
-    List<Row> together = Predictions.of(RIG, HARNESS, CHECKS, all).singles();
+    List<Row> together = Predictions.of(RIG, HARNESS, CHECKS, all).predicted().singles();
     Map<Fault, Row> met =
         together.stream()
             .filter(row -> !row.hypothesis().healthy())
@@ -57,7 +57,11 @@ class SeveritiesTest {
     int looked = 0;
     for (int i = 1; i < all.size(); i += 7) {
       Hypothesis own = all.get(i);
-      Row alone = Predictions.of(RIG, HARNESS, CHECKS, List.of(all.get(0), own)).singles().get(1);
+      Row alone =
+          Predictions.of(RIG, HARNESS, CHECKS, List.of(all.get(0), own))
+              .predicted()
+              .singles()
+              .get(1);
       Row row = met.get(own.faults().get(0));
       for (int c = 0; c < CHECKS.size(); c++) {
         double off = Math.abs(row.means()[c] - alone.means()[c]);
@@ -83,7 +87,7 @@ class SeveritiesTest {
 
   @Test
   void aFaultIsToldFromNoneByHalfOfWhatItChangesAtMost() {
-    List<Row> rows = Predictions.of(RIG, HARNESS, CHECKS).singles();
+    List<Row> rows = Predictions.of(RIG, HARNESS, CHECKS).predicted().singles();
     Row healthy = rows.get(0);
     for (Row row : rows) {
       boolean graded =

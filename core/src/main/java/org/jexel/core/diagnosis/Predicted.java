@@ -1,0 +1,51 @@
+package org.jexel.core.diagnosis;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jexel.core.check.Check;
+
+/** What every hypothesis says that every check would read: all that a search knows of a rig. */
+final class Predicted {
+  private final List<Check> checks;
+  private final List<Row> singles;
+  private final Function<Hypothesis, Optional<Row>> pairs;
+  private final Map<String, Integer> places = new HashMap<>();
+
+  /**
+   * @param checks in the order in which a row holds them
+   * @param singles the healthy rig first, then every single fault
+   * @param pairs solves two faults together; empty where no rig can stand so
+   */
+  Predicted(List<Check> checks, List<Row> singles, Function<Hypothesis, Optional<Row>> pairs) {
+    this.checks = List.copyOf(checks);
+    this.singles = List.copyOf(singles);
+    this.pairs = pairs;
+    for (int i = 0; i < checks.size(); i++) {
+      places.put(checks.get(i).id(), i);
+    }
+  }
+
+  List<Check> checks() {
+    return checks;
+  }
+
+  List<Row> singles() {
+    return singles;
+  }
+
+  Row healthy() {
+    return singles.get(0);
+  }
+
+  Optional<Row> pair(Hypothesis both) {
+    return pairs.apply(both);
+  }
+
+  /** Place of a check among the others; −1 for one that this rig does not have. */
+  int place(String check) {
+    return places.getOrDefault(check, -1);
+  }
+}

@@ -1,0 +1,261 @@
+package org.jexel.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckId;
+import org.jexel.core.quantity.Measure;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * A search over a handful of rows, worked by hand: a figure that is met counts 0.998 / (0.1·√2π) +
+ * 0.002/15 = 3.9816 for each volt, one that is far off 0.002/15.
+ */
+class FinderTest {
+  private static final double MET = 3.9816;
+  private static final double SLIP = 0.002 / 15;
+
+  private final List<Check> checks = new ArrayList<>(List.of(Made.volts("a"), Made.volts("b")));
+  private final List<Row> rows = new ArrayList<>();
+  private final List<Diagnosis.Seen> seen = new ArrayList<>();
+
+  /** What a hypothesis reads at every check, of 0.1 V, or of words. */
+  private void row(Hypothesis hypothesis, double... means) {
+    rows.add(
+        Made.row(
+            hypothesis,
+            IntStream.range(0, means.length)
+                .boxed()
+                .flatMapToDouble(
+                    c ->
+                        DoubleStream.of(
+                            means[c], checks.get(c).measure().words().isEmpty() ? 0.1 : 0))
+                .toArray()));
+  }
+
+  private void read(String check, double value) {
+    seen.add(new Diagnosis.Seen(check + ".box", value));
+  }
+
+  private Diagnosis find() {
+    return find(both -> Optional.empty());
+  }
+
+  private Diagnosis find(java.util.function.Function<Hypothesis, Optional<Row>> pairs) {
+    return new Finder(new Predicted(checks, rows, pairs), seen, false).find();
+  }
+
+  private static String leading(Diagnosis.Group group) {
+    return group.leading().healthy() ? "sound" : group.leading().faults().get(0).part();
+  }
+
+  /** Two in a hundred of all weights are on no list: 0.08 against 4. */
+  @Test
+  void beforeAnythingIsReadTheSharesAreTheWeights() {
+    row(Made.healthy(3), 12.5, 12.5);
+    row(Made.open("lamp", 1), 6, 12.5);
+    Diagnosis found = find();
+    double listed = 1 - 0.08 / 4.08;
+    assertThat(found.unlisted()).isCloseTo(0.08 / 4.08, within(1e-9));
+    assertThat(found.groups()).extracting(FinderTest::leading).containsExactly("sound", "lamp");
+    assertThat(found.groups().get(0).probability()).isCloseTo(0.75 * listed, within(1e-9));
+    assertThat(found.groups().get(1).probability()).isCloseTo(0.25 * listed, within(1e-9));
+    assertThat(found.fits()).isTrue();
+  }
+
+  /** A reading is worth what it is likelier under one than under the other. */
+  @Test
+  void aReadingTurnsTheWeights() {
+    row(Made.healthy(3), 12.5, 12.5);
+    row(Made.open("lamp", 1), 6, 12.5);
+    read("a", 6);
+    Diagnosis found = find();
+    double listed = MET + 3 * SLIP;
+    double other = 0.08 * (0.6 * SLIP + 0.4 / 15);
+    assertThat(found.unlisted()).isCloseTo(other / (listed + other), within(1e-5));
+    Diagnosis.Group first = found.groups().get(0);
+    assertThat(leading(first)).isEqualTo("lamp");
+    assertThat(first.probability()).isCloseTo(MET / (listed + other), within(1e-5));
+    assertThat(first.present()).isEqualTo(first.probability());
+    assertThat(first.sure()).isTrue();
+    assertThat(first.explains()).containsExactly("a.box");
+    assertThat(first.against()).isEmpty();
+    assertThat(found.groups().get(1).against()).containsExactly("a.box");
+    assertThat(found.groups().get(1).explains()).isEmpty();
+  }
+
+  @Test
+  void ofOneCheckTheLastReadingStandsAndOneOfAnotherRigCountsForNothing() {
+    row(Made.healthy(1), 12.5, 12.5);
+    row(Made.open("lamp", 1), 6, 12.5);
+    read("a", 12.5);
+    read("a", 6);
+    read("nowhere", 12.5);
+    assertThat(leading(find().groups().get(0))).isEqualTo("lamp");
+    assertThat(find().groups().get(0).against()).isEmpty();
+  }
+
+  /** Below 2 in 100 000 nothing is told. */
+  @ParameterizedTest
+  @CsvSource({"1.9e-5, 1", "2.1e-5, 2"})
+  void whatIsNextToImpossibleIsNotTold(double weight, int told) {
+    row(Made.healthy(1), 12.5, 12.5);
+    row(Made.open("lamp", weight), 6, 12.5);
+    assertThat(find().groups()).hasSize(told);
+  }
+
+  /**
+   * Beside 4 and 3 a third of 3 weighs 0.2/10 of itself in company with the second: 0.18 to 3. The
+   * second is there in both.
+   */
+  @Test
+  void aFaultIsThereAloneOrInCompany() {
+    row(Made.healthy(4), 12.5, 12.5);
+    row(Made.open("lamp", 3), 6, 12.5);
+    row(Made.open("cord", 3), 12.5, 6);
+    read("a", 6);
+    Diagnosis found = find(both -> Optional.of(Made.row(both, 6, 0.1, 6, 0.1)));
+    Diagnosis.Group lamp = found.groups().get(0);
+    double listed = 1 - found.unlisted();
+    assertThat(leading(lamp)).isEqualTo("lamp");
+    assertThat(lamp.probability() / listed).isCloseTo(3 / 3.18, within(1e-3));
+    assertThat(lamp.present() / listed).isCloseTo(1, within(1e-3));
+    Diagnosis.Group both = found.groups().get(1);
+    assertThat(both.leading().faults()).hasSize(2);
+    assertThat(both.probability() / listed).isCloseTo(0.18 / 3.18, within(1e-3));
+    assertThat(both.present()).isEqualTo(both.probability());
+  }
+
+  /** What no check of the proof would show goes with soundness, unless a reading speaks for it. */
+  @Test
+  void soundnessIsWhatTheProofFindsSound() {
+    checks.set(0, Made.proving(Made.volts("a")));
+    row(Made.healthy(6), 12.5, 12.5);
+    row(Made.open("shown", 2), 6, 12.5);
+    row(Made.open("hidden", 2), 12.5, 6);
+    Diagnosis.Group sound = find().groups().get(0);
+    assertThat(sound.probability()).isCloseTo(0.6 / 1.02, within(1e-9));
+    assertThat(sound.present()).isCloseTo(0.8 / 1.02, within(1e-9));
+    assertThat(sound.earned()).as("not read yet").isFalse();
+    assertThat(sound.sure()).isFalse();
+    read("a", 12.5);
+    sound = find().groups().get(0);
+    assertThat(sound.earned()).isTrue();
+    assertThat(sound.present()).isGreaterThan(0.97);
+    assertThat(sound.sure()).isTrue();
+  }
+
+  /** Of 12.5 and 12.1 V, by 1.2 against 2.8 deviations: e^3.2 = 24 times; at 12.23 V 16 times. */
+  @ParameterizedTest
+  @CsvSource({"12.22, false", "12.23, true"})
+  void whatAReadingSpeaksForIsNotSound(double volts, boolean sound) {
+    checks.set(0, Made.proving(Made.volts("a")));
+    row(Made.healthy(400), 12.5, 12.5);
+    row(Made.open("hidden", 1), 12.5, 12.1);
+    read("a", 12.5);
+    read("b", volts);
+    Diagnosis.Group first = find().groups().get(0);
+    assertThat(first.leading().healthy()).isTrue();
+    assertThat(first.present() > first.probability()).isEqualTo(sound);
+  }
+
+  @Test
+  void withoutAProofNothingIsProved() {
+    row(Made.healthy(1), 12.5, 12.5);
+    assertThat(find().groups().get(0).earned()).isFalse();
+  }
+
+  /** One slip of the eye and one more for every twenty words. */
+  @ParameterizedTest
+  @CsvSource({"3, 1, true", "3, 2, false", "19, 2, false", "20, 2, true", "20, 3, false"})
+  void soManySlipsOfTheEyeAreExplained(int words, int slips, boolean fits) {
+    checks.clear();
+    for (int w = 0; w < words; w++) {
+      checks.add(Made.check(new CheckId("look" + w, "box"), Measure.GLOW, 3, 3));
+    }
+    double[] bright = new double[words];
+    Arrays.fill(bright, 3);
+    row(Made.healthy(1), bright);
+    for (int w = 0; w < words; w++) {
+      read("look" + w, w < slips ? 2 : 3);
+    }
+    assertThat(find().fits()).isEqualTo(fits);
+    assertThat(find().groups().get(0).against()).hasSize(slips);
+  }
+
+  @Test
+  void aWordThatIsFarOffIsNoSlip() {
+    checks.set(0, Made.check(new CheckId("look", "box"), Measure.GLOW, 3, 3));
+    row(Made.healthy(1), 3, 12.5);
+    read("look", 0);
+    assertThat(find().fits()).isFalse();
+    assertThat(find().doubtful()).containsExactly(checks.get(0));
+  }
+
+  /** 4.5 deviations: inside, the reading is not doubted. */
+  @ParameterizedTest
+  @CsvSource({"12.94, 0", "12.96, 1"})
+  void aFigureIsExplainedWithinItsReach(double volts, int doubted) {
+    row(Made.healthy(1), 12.5, 12.5);
+    read("a", volts);
+    assertThat(find().doubtful()).hasSize(doubted);
+  }
+
+  /** Each row leaves one of four readings unexplained; the likelier row frees its own first. */
+  @Test
+  void theReadingThatFreesTheLikeliestIsDoubtedFirstAndThreeAtMost() {
+    checks.addAll(List.of(Made.volts("c"), Made.volts("d")));
+    row(Made.healthy(1), 0, 0, 0, 0);
+    row(Made.open("one", 1), 6, 12.5, 12.5, 12.5);
+    row(Made.open("two", 4), 12.5, 6, 12.5, 12.5);
+    row(Made.open("three", 2), 12.5, 12.5, 6, 12.5);
+    row(Made.open("four", 3), 12.5, 12.5, 12.5, 6);
+    for (String check : List.of("a", "b", "c", "d")) {
+      read(check, 12.5);
+    }
+    Diagnosis found = find();
+    assertThat(found.doubtful())
+        .extracting(check -> check.key().reading())
+        .containsExactly("b", "d", "c");
+    assertThat(found.fits()).isFalse();
+  }
+
+  /** A wheel is asked for once a reading is twenty times likelier with it: 2.45 deviations. */
+  @ParameterizedTest
+  @CsvSource({"12.25, true", "12.26, false"})
+  void wheelsAreSuspectWhereAReadingSpeaksForOne(double volts, boolean asked) {
+    checks.add(
+        Made.check(
+            new CheckId("play", "left"),
+            Check.Group.WHEELS,
+            "wheel",
+            Measure.PLAY,
+            new org.jexel.core.check.Band(0, 0, 0),
+            6));
+    row(Made.healthy(1), 12.5, 12.5, 0);
+    row(Made.mechanical("magnet", 1), volts, 12.5, 1);
+    read("a", volts);
+    assertThat(find().next().isPresent()).isEqualTo(asked);
+  }
+
+  /** Half a minute to walk elsewhere, none where the last reading was taken. */
+  @Test
+  void theNextCheckStartsFromWhereTheLastWasTaken() {
+    checks.set(1, Made.at("under the trailer", 3, Made.volts("b")));
+    row(Made.healthy(1), 12.5, 12.5);
+    row(Made.open("lamp", 1), 12.5, 6);
+    read("a", 12.5);
+    assertThat(find().next().orElseThrow().minutes()).isEqualTo(3.5);
+    checks.set(0, Made.at("under the trailer", 1, Made.volts("a")));
+    assertThat(find().next().orElseThrow().minutes()).isEqualTo(3);
+  }
+}

@@ -1,0 +1,121 @@
+package org.jexel.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jexel.core.Rigs;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
+import org.jexel.core.network.Fault;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Rig;
+import org.junit.jupiter.api.Test;
+
+/** On a rig with lamps alone, which is small. */
+class PredictionsTest {
+  private static final Rig RIG = Rigs.unbraked();
+  private static final Harness HARNESS = HarnessPlanner.plan(RIG, WireSize.GAUGES);
+  private static final List<Check> CHECKS = CheckSheet.of(RIG, HARNESS, OptionalDouble.of(12.6));
+  private static final Predictions PREDICTIONS = Predictions.of(RIG, HARNESS, CHECKS);
+
+  private static Row single(Fault.Kind kind, String part) {
+    return PREDICTIONS.predicted().singles().stream()
+        .filter(row -> row.hypothesis().known().size() == 1)
+        .filter(row -> row.hypothesis().faults().get(0).kind() == kind)
+        .filter(row -> row.hypothesis().faults().get(0).part().equals(part))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void everyCheckHasItsPlaceAndEveryHypothesisItsRow() {
+    Predicted predicted = PREDICTIONS.predicted();
+    assertThat(predicted.checks()).isEqualTo(CHECKS).isEqualTo(PREDICTIONS.checks());
+    for (int c = 0; c < CHECKS.size(); c++) {
+      assertThat(predicted.place(CHECKS.get(c).id())).isEqualTo(c);
+    }
+    assertThat(predicted.place("nowhere")).isEqualTo(-1);
+    assertThat(predicted.healthy().hypothesis().healthy()).isTrue();
+    assertThat(PREDICTIONS.hypotheses())
+        .hasSameSizeAs(predicted.singles())
+        .first()
+        .isEqualTo(predicted.healthy().hypothesis());
+  }
+
+  @Test
+  void whatIsMendedIsReadAgainWhereItChangedSomething() {
+    Row earth = single(Fault.Kind.OPEN, "wire_cord_tail");
+    List<String> again = PREDICTIONS.affectedBy(List.of(earth.hypothesis()));
+    assertThat(again).isNotEmpty().doesNotContain(CheckSheet.SUPPLY);
+    for (int c = 0; c < CHECKS.size(); c++) {
+      double moved = Math.abs(earth.means()[c] - PREDICTIONS.predicted().healthy().means()[c]);
+      assertThat(again.contains(CHECKS.get(c).id()))
+          .as(CHECKS.get(c).id())
+          .isEqualTo(moved > 0.05 * spread(PREDICTIONS.predicted().healthy().deviations()[c]));
+    }
+    assertThat(PREDICTIONS.affectedBy(List.of())).isEmpty();
+    assertThat(PREDICTIONS.affectedBy(List.of(PREDICTIONS.hypotheses().get(0)))).isEmpty();
+  }
+
+  private static double spread(double deviation) {
+    return deviation == 0 ? 1 : deviation;
+  }
+
+  /** Of a pair, each of its two alone is mended with it. */
+  @Test
+  void aPairThatIsMendedTakesBothWithIt() {
+    Hypothesis tail = single(Fault.Kind.OPEN, "wire_cord_tail").hypothesis();
+    Hypothesis left = single(Fault.Kind.OPEN, "wire_cord_left").hypothesis();
+    assertThat(PREDICTIONS.affectedBy(List.of(tail.and(left, 1))))
+        .containsAll(PREDICTIONS.affectedBy(List.of(tail)))
+        .containsAll(PREDICTIONS.affectedBy(List.of(left)));
+  }
+
+  @Test
+  void aPairIsSolvedOnceAndReadsAsBothDo() {
+    Row tail = single(Fault.Kind.OPEN, "wire_cord_tail");
+    Row left = single(Fault.Kind.OPEN, "wire_cord_left");
+    Hypothesis both = tail.hypothesis().and(left.hypothesis(), 1);
+    Row solved = PREDICTIONS.predicted().pair(both).orElseThrow();
+    assertThat(PREDICTIONS.predicted().pair(both).orElseThrow()).isSameAs(solved);
+    int looks = 0;
+    for (int c = 0; c < CHECKS.size(); c++) {
+      if (CHECKS.get(c).measure() == Measure.GLOW) {
+        double darker = Math.min(tail.means()[c], left.means()[c]);
+        assertThat(solved.means()[c]).as(CHECKS.get(c).id()).isLessThan(darker + 0.5);
+        looks++;
+      }
+    }
+    assertThat(looks).isPositive();
+  }
+
+  /** A touch of two conductors stands in one severity for all: 0.8 of what it moves, partly. */
+  @Test
+  void whatHasNoNeighboursMayBeSlighterOrWorse() {
+    Row touch =
+        PREDICTIONS.predicted().singles().stream()
+            .filter(row -> !row.hypothesis().healthy())
+            .filter(row -> row.hypothesis().faults().get(0).kind() == Fault.Kind.BRIDGE)
+            .findFirst()
+            .orElseThrow();
+    Row healthy = PREDICTIONS.predicted().healthy();
+    int moved = 0;
+    for (int c = 0; c < CHECKS.size(); c++) {
+      double was = healthy.means()[c];
+      double is = touch.means()[c];
+      if (CHECKS.get(c).measure() == Measure.VOLTS && Math.abs(is - was) > 1) {
+        double partly = Math.abs(was) < 0.3 ? 0.5 : Math.min(1, Math.abs(is / was));
+        double graded = 0.8 * (is - was) * partly;
+        assertThat(touch.deviations()[c])
+            .isCloseTo(Deviation.of(CHECKS.get(c), is, was, graded), within(1e-9));
+        moved++;
+      }
+    }
+    assertThat(moved).isPositive();
+  }
+}
