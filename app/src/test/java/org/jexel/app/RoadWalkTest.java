@@ -107,6 +107,8 @@ class RoadWalkTest {
     browser.await("it is loaded", () -> browser.text("#card-load").contains("Stones"));
     yard.card(6, "profiles");
     assertThat(browser.text("#card-profiles")).contains("another load", "None of these holds");
+    assertThat(browser.has("#card-profiles .verdict.watch")).isTrue();
+    assertThat(browser.has("#card-profiles .verdict.holds")).isFalse();
   }
 
   @Test

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jexel.core.cab.Fitting;
 import org.jexel.core.care.LookedOver;
@@ -111,12 +113,14 @@ public record InShort(List<String> words, List<String> open) {
     }
     int fail = of(found, Found.FAILS).size();
     return Phrase.of(
-        "Of %d checks of its %s %d were made: %d hold%s%s.",
+        "Of %d checks of its %s %d %s made: %d %s%s%s.",
         all,
         of,
         made,
+        made == 1 ? "was" : "were",
         sound,
-        fail > 0 ? ", " + fail + " fail" : "",
+        sound == 1 ? "holds" : "hold",
+        fail > 0 ? ", " + fail + (fail == 1 ? " fails" : " fail") : "",
         made > sound + fail ? ", " + (made - sound - fail) + " to be watched" : "");
   }
 
@@ -157,15 +161,35 @@ public record InShort(List<String> words, List<String> open) {
     List<RatingCheck> over =
         rig.ratings().stream().filter(rating -> rating.verdict() == Verdict.FAILS).toList();
     over.forEach(rating -> open.add(rating.title() + ": " + rating.words()));
-    Verdict worst = Verdict.ofAll(rig.ratings().stream().map(RatingCheck::verdict).toList());
     String by = rig.isWeighed() ? "Weighed" : "By its load list, not weighed";
-    words.add(
-        switch (worst) {
-          case HOLDS -> by + ", it stays within every rating.";
-          case FAILS -> by + ", it is not within its ratings.";
-          case WATCH -> by + ", it is near a rating, or a rating is only assumed.";
-          case NOT_YET -> "Its ratings were not read.";
-        });
+    words.add(by + ", it " + within(rig.ratings()) + ".");
+  }
+
+  /** After “it”. A rating that nobody has read proves nothing, either way. */
+  private static String within(List<RatingCheck> ratings) {
+    Predicate<RatingCheck> over = rating -> rating.verdict() == Verdict.FAILS;
+    Predicate<RatingCheck> watched = rating -> rating.verdict() == Verdict.WATCH;
+    if (ratings.stream().anyMatch(over.and(rating -> !rating.assumed()))) {
+      return "is not within its ratings";
+    } else if (ratings.stream().anyMatch(over)) {
+      return "is over a rating that nobody has read: " + titles(ratings, over);
+    } else if (ratings.stream().noneMatch(watched)) {
+      return "stays within every rating";
+    }
+    String near = titles(ratings, watched.and(rating -> !rating.assumed()));
+    long assumed = ratings.stream().filter(RatingCheck::assumed).count();
+    return "is over no rating that was read"
+        + (near.isEmpty() ? "" : "; to be watched: " + near)
+        + (assumed == 0
+            ? ""
+            : "; " + Phrase.count(assumed, "rating is", "ratings are") + " only assumed");
+  }
+
+  private static String titles(List<RatingCheck> ratings, Predicate<RatingCheck> which) {
+    return ratings.stream()
+        .filter(which)
+        .map(rating -> Phrase.within(rating.title()))
+        .collect(Collectors.joining(", "));
   }
 
   private static String breakaway(Work work) {

@@ -107,13 +107,12 @@ final class RigTold {
         new Section.Table("Load and ratings").words("Rating").figures("Is", "May be").words("So");
     table.say(work.isWeighed() ? "As weighed." : "As reckoned from the load list, not weighed.");
     for (RatingCheck rating : work.ratings()) {
-      boolean assumed = rating.limitFrom() == Provenance.ASSUMED;
       table.judged(
           rating.verdict(),
           work.isWeighed(),
           rating.title(),
           rating.measure().text(rating.actual(), units),
-          rating.measure().text(rating.limit(), units) + (assumed ? ", assumed" : ""),
+          rating.measure().text(rating.limit(), units) + (rating.assumed() ? ", assumed" : ""),
           rating.words());
     }
     return table.section();

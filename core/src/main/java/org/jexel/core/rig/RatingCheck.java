@@ -30,6 +30,11 @@ public record RatingCheck(
 
   private static final double NEAR = 0.95;
 
+  /** Whether nobody has read what it may be. */
+  public boolean assumed() {
+    return limitFrom == Provenance.ASSUMED;
+  }
+
   /** Every rating of the rig, and the tongue share against the region's band. */
   public static List<RatingCheck> of(Rig rig, LoadSheet load, TongueBand band) {
     RigSheet sheet = rig.sheet();
@@ -65,7 +70,7 @@ public record RatingCheck(
     String words;
     if (actual > limit.si()) {
       verdict = Verdict.FAILS;
-      words = "over the rating";
+      words = limit.assumed() ? "over the rating that is assumed: read it" : "over the rating";
     } else if (actual > NEAR * limit.si()) {
       verdict = Verdict.WATCH;
       words = "within 5 % of the rating";

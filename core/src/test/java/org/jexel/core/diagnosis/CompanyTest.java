@@ -79,10 +79,23 @@ class CompanyTest {
     faults(3);
     seen.putAll(Map.of(0, 6.0, 1, 12.0, 2, 6.0));
     List<Row> pairs = pairs(this::asGuessed);
+    assertThat(parts(asked.get(0))).containsExactlyInAnyOrder("part0", "part2");
     assertThat(pairs).hasSize(3).allMatch(Row::solved);
     assertThat(parts(pairs.get(0).hypothesis())).containsExactlyInAnyOrder("part0", "part2");
     assertThat(pairs.get(0).hypothesis().weight()).isCloseTo(0.2 / 13, within(1e-12));
     assertThat(pairs.get(0).means()).containsExactly(6, 12, 6);
+  }
+
+  /** By what practice meets: of three that explain nothing, the two common ones. */
+  @Test
+  void whatIsCommonIsSolvedFirst() {
+    faults(2);
+    singles.add(row(Made.open("common", 5), 2, -1, 12));
+    singles.add(row(Made.open("usual", 3), 2, -1, 12));
+    seen.put(0, 12.0);
+    pairs(this::asGuessed);
+    assertThat(parts(asked.get(0))).containsExactlyInAnyOrder("common", "usual");
+    assertThat(parts(asked.get(1))).containsExactlyInAnyOrder("common", "part1");
   }
 
   /** Of 40, 16 lead: all pairs but those among the other 24. */
@@ -102,7 +115,12 @@ class CompanyTest {
   void fifteenHundredAreKept() {
     faults(110);
     seen.put(0, 6.0);
-    assertThat(pairs(this::asGuessed)).hasSize(1500);
+    List<Row> pairs = pairs(this::asGuessed);
+    assertThat(pairs).hasSize(1500);
+    assertThat(pairs)
+        .as("all that explain the reading")
+        .filteredOn(row -> parts(row.hypothesis()).contains("part0"))
+        .hasSize(109);
   }
 
   @Test

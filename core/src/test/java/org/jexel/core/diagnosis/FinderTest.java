@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -102,6 +103,26 @@ class FinderTest {
     read("nowhere", 12.5);
     assertThat(leading(find().groups().get(0))).isEqualTo("lamp");
     assertThat(find().groups().get(0).against()).isEmpty();
+  }
+
+  /**
+   * The likelier one leads what no check tells apart; company that nobody would see is not told.
+   */
+  @Test
+  void aGroupIsToldByItsLikeliest() {
+    row(Made.healthy(1), 12.5, 12.5);
+    row(Made.open("rare", 1), 6, 12.5);
+    row(Made.open("common", 3), 6, 12.5);
+    row(Made.open("unseen", 1), 12.5, 12.5);
+    read("a", 6);
+    Diagnosis.Group group =
+        find(both -> Optional.of(Made.row(both, 6, 0.1, 12.5, 0.1))).groups().get(0);
+    assertThat(leading(group)).isEqualTo("common");
+    assertThat(group.hypotheses()).hasSizeGreaterThan(2);
+    assertThat(group.words(UnitSystem.METRIC))
+        .containsExactly(
+            Made.open("common", 3).words(UnitSystem.METRIC),
+            Made.open("rare", 1).words(UnitSystem.METRIC));
   }
 
   /** Below 2 in 100 000 nothing is told. */

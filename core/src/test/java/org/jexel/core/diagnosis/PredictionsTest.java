@@ -94,6 +94,26 @@ class PredictionsTest {
     assertThat(looks).isPositive();
   }
 
+  /** Off, it reads as the open one does, but for the hand that moves it. */
+  @Test
+  void whatMakesAndBreaksReadsWholeOrOff() {
+    Row loose = single(Fault.Kind.LOOSE, "pin_tail");
+    Row open = single(Fault.Kind.OPEN, "pin_tail");
+    Row healthy = PREDICTIONS.predicted().healthy();
+    assertThat(healthy.broken()).isNull();
+    assertThat(open.broken()).isNull();
+    assertThat(loose.broken()).isNotNull();
+    int moved = 0;
+    for (int c = 0; c < CHECKS.size(); c++) {
+      boolean byHand = CHECKS.get(c).measure() == Measure.MOVING;
+      double off = loose.broken().means()[c];
+      assertThat(off).as(CHECKS.get(c).id()).isEqualTo((byHand ? loose : open).means()[c]);
+      assertThat(byHand || loose.means()[c] == healthy.means()[c]).isTrue();
+      moved += byHand && off == 1 ? 1 : 0;
+    }
+    assertThat(moved).isPositive();
+  }
+
   /** A touch of two conductors stands in one severity for all: 0.8 of what it moves, partly. */
   @Test
   void whatHasNoNeighboursMayBeSlighterOrWorse() {

@@ -220,7 +220,7 @@ class NextActsTest {
     Check first = work().bench().check("socket.tail").orElseThrow();
     read(first.id(), 0);
     assertThat(inShort().open().get(0)).isEqualTo("Fails: " + first.title());
-    assertThat(inShort().words().get(0)).contains(", 1 fail").doesNotContain("All ");
+    assertThat(inShort().words().get(0)).contains(", 1 fails.").doesNotContain("All ");
     for (int i = 0; i < sound.size(); i++) {
       readings.clear();
       readings.addAll(sound);
@@ -273,6 +273,26 @@ class NextActsTest {
   }
 
   /** No station fails or is to be watched without a word of it. */
+  /** A rating that nobody has read proves nothing, either way. */
+  @Test
+  void inShortSaysOfRatingsWhatWasRead() {
+    entered(UNBRAKED);
+    assertThat(inShort().words()).anyMatch(line -> line.endsWith("; 6 ratings are only assumed."));
+    load.add(new LoadItem("Bricks", 5000, 2.6));
+    assertThat(inShort().words())
+        .anyMatch(line -> line.contains("is over a rating that nobody has read: trailer, loaded"));
+    assertThat(inShort().open()).contains("Tow rating: over the rating that is assumed: read it");
+    entered(new Object[] {RigField.TRAILER_PERMITTED_MASS, 1400});
+    assertThat(inShort().words()).anyMatch(line -> line.endsWith("is not within its ratings."));
+    load.clear();
+    entered(PLATES, new Object[] {RigField.TONGUE_RATING, 100, RigField.TRAIN_MASS, 5000});
+    entered(new Object[] {RigField.TOW_PERMITTED_MASS, 2900});
+    assertThat(inShort().words()).anyMatch(line -> line.endsWith("it stays within every rating."));
+    entered(new Object[] {RigField.TRAIN_MASS, 2600});
+    assertThat(inShort().words())
+        .anyMatch(line -> line.endsWith("rating that was read; to be watched: whole train."));
+  }
+
   @Test
   void inShortSpeaksOfEachStationThatIsNotWell() {
     entered(BRAKED, LENGTHS, CONTROLLER, PLATES, KIT);
