@@ -8,7 +8,6 @@ import org.jexel.core.check.Check;
 import org.jexel.core.check.PartOutput;
 import org.jexel.core.job.Taken;
 import org.jexel.core.quantity.Phrase;
-import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
 import org.jspecify.annotations.Nullable;
 
@@ -103,14 +102,16 @@ public record CheckView(
   }
 
   /**
-   * The word that stands chosen: what was typed, else what was read. No form answers for the eye,
-   * the ear and the hand.
+   * The word that stands chosen: what was typed, and not what was read before. No form answers for
+   * the eye, the ear and the hand, at a second look least of all.
    */
   public String word() {
-    Reading read = newest();
-    return typed.isEmpty() && read != null
-        ? check.measure().number(read.value(), UnitSystem.METRIC)
-        : typed;
+    return typed;
+  }
+
+  /** Whether a reading of it stands. */
+  public boolean isRead() {
+    return newest() != null && !stale();
   }
 
   /** Whether it may be read at less than full output. */

@@ -136,13 +136,16 @@ public record FinderView(
         && !diagnosis.groups().get(0).earned();
   }
 
-  /** What of the proof is still to be read before a rig is called sound. */
+  /** What of the proof is still to be read, or fails, before a rig is called sound. */
   public String owed() {
+    if (unread.isEmpty()) {
+      return "That is no proof while something fails: take that once more.";
+    }
     long minutes = Math.round(unread.stream().mapToDouble(Round::minutes).sum());
     String first = unread.stream().limit(NAMED).map(Round::title).collect(Collectors.joining("; "));
     int more = unread.size() - NAMED;
     return Phrase.of(
-        "%s of the proof left, about %d min: %s%s.",
+        "That is no proof: sound it is when the rest is read. %s of the proof left, about %d min: %s%s.",
         Phrase.count(unread.size(), "check"),
         minutes,
         first,
@@ -159,6 +162,28 @@ public record FinderView(
     return leading.sure() || allRead ? leading : null;
   }
 
+  /** What the round is taken for. */
+  public String heading() {
+    if (again) {
+      return "Again, after the repair: ";
+    }
+    return onceMore() ? "Once more, to be sure: " : "Next: ";
+  }
+
+  /** Whether it was read and is odd. */
+  private boolean onceMore() {
+    return round != null && round.isRead();
+  }
+
+  /** What to do where nothing known explains every reading. */
+  public String unknown() {
+    if (onceMore()) {
+      return "Take what is odd once more.";
+    }
+    return "Take the check below, which looks widest"
+        + (doubts.isEmpty() ? ", or read again what speaks against the first line." : ".");
+  }
+
   /** Why a check is asked for; empty for one that somebody chose. */
   public String why(Check check, UnitSystem units) {
     if (again) {
@@ -172,7 +197,10 @@ public record FinderView(
             next ->
                 Phrase.of(
                     "%s. About %s min.",
-                    parts(next.between(), units), Measure.COUNT.number(next.minutes(), units)))
+                    onceMore()
+                        ? "What is read twice alike is no slip of eye or meter"
+                        : parts(next.between(), units),
+                    Measure.COUNT.number(next.minutes(), units)))
         .orElse("");
   }
 

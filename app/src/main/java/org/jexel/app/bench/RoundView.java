@@ -39,7 +39,7 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
 
   /** What was read: the figure, or how many words; empty while nothing was. */
   public String read(UnitSystem units) {
-    List<CheckView> read = checks.stream().filter(v -> v.newest() != null && !v.stale()).toList();
+    List<CheckView> read = checks.stream().filter(CheckView::isRead).toList();
     if (read.isEmpty()) {
       return "";
     }
@@ -48,9 +48,17 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
         : Objects.requireNonNull(read.get(0).newest()).words(units);
   }
 
-  /** Of lamps, which are many and seen at one glance, one act can say that all are as expected. */
+  /**
+   * Of lamps, which are many and seen at one glance, one act can say that all are as expected, but
+   * not of what was odd and is looked at again.
+   */
   public boolean atOnce() {
-    return round.first().measure() == Measure.GLOW;
+    return round.first().measure() == Measure.GLOW && !isRead();
+  }
+
+  /** Whether a reading of each stands. */
+  public boolean isRead() {
+    return checks.stream().allMatch(CheckView::isRead);
   }
 
   /** Why each of its checks is taken, told once. */

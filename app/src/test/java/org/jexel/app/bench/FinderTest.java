@@ -118,7 +118,33 @@ class FinderTest {
         .doesNotContain("corrected");
   }
 
-  /** What the page of a round has chosen, as if somebody recorded it unchanged. */
+  /** A lamp that is odd is looked at once more: nobody calls a rig sound over it, nor faulty. */
+  @Test
+  void whatIsOddIsLookedAtOnceMoreBeforeTheRigIsCalledSound() throws Exception {
+    String ref = electrician.newJob("Odd", "NONE", "1");
+    electrician.prove(ref);
+    assertThat(finder(ref)).contains("Sound, as far as it was read.");
+    String lamp = "look.tail.lamp_left_rear_left";
+    say(ref, lamp, "glimmers");
+    String once = finder(ref);
+    assertThat(once)
+        .contains("Nothing found so far.", "stands against all others", "Once more, to be sure: ")
+        .contains("said: glimmers", "is no slip of eye or meter")
+        .doesNotContain("Sound, as far", "All as a sound rig shows", " checked");
+    assertThat(once.split("class=\"word\"", -1)).as("one lamp").hasSize(2);
+    say(ref, lamp, "glimmers");
+    assertThat(finder(ref)).doesNotContain("Sound, as far", "Once more, to be sure: ");
+    say(ref, lamp, "dark");
+    assertThat(finder(ref)).contains("Sound, as far as it was read.");
+  }
+
+  private void say(String ref, String check, String word) throws Exception {
+    String page = electrician.page("/jobs/" + ref + "/bench?card=finder");
+    electrician.post(
+        "/jobs/" + ref + "/bench/round",
+        Map.of("word." + check, word, "requestKey", Walker.hidden(page, "requestKey")));
+  }
+
   /** Every word of a round as a sound rig shows it. */
   private Map<String, String> round(String ref, String round) throws Exception {
     Map<String, String> words = new HashMap<>();
@@ -279,6 +305,6 @@ class FinderTest {
   }
 
   private String finder(String ref) throws Exception {
-    return electrician.page("/jobs/" + ref + "/bench?card=finder");
+    return Walker.oneLine(electrician.page("/jobs/" + ref + "/bench?card=finder"));
   }
 }

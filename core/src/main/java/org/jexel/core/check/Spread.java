@@ -65,7 +65,9 @@ record Spread(Band band, List<Check.Influence> influences) {
     Band band =
         new Band(
             expected,
-            Math.max(Math.min(0, expected), expected - Math.sqrt(below)),
+            measure == Measure.OHMS && expected >= 0
+                ? Math.max(0, expected - Math.sqrt(below))
+                : expected - Math.sqrt(below),
             expected + Math.sqrt(above));
     return new Spread(
         allowing(band, otherMagnets(network, expected, slope)),

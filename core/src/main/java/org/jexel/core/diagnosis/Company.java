@@ -35,7 +35,7 @@ final class Company {
   private final List<Row> singles;
   private final Row healthy;
   private final int[] places;
-  private final double[] values;
+  private final Reading[] values;
 
   /** Log-likelihood of each single for each reading. */
   private final double[][] alone;
@@ -48,12 +48,12 @@ final class Company {
 
   private record Candidate(int one, int two, double score) {}
 
-  Company(Predicted predicted, Map<Integer, Double> seen) {
+  Company(Predicted predicted, Map<Integer, Reading> seen) {
     this.predicted = predicted;
     this.singles = predicted.singles();
     this.healthy = singles.get(0);
     this.places = seen.keySet().stream().mapToInt(Integer::intValue).toArray();
-    this.values = seen.values().stream().mapToDouble(Double::doubleValue).toArray();
+    this.values = seen.values().toArray(Reading[]::new);
     this.alone = new double[singles.size()][places.length];
     this.touches = new boolean[singles.size()][places.length];
     double weights = 0;

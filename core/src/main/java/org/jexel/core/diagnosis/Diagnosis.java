@@ -15,8 +15,10 @@ import org.jexel.core.quantity.UnitSystem;
  * @param fits whether the leading one explains every reading, better than that it is something
  *     else; if not, the honest answer is that nothing known does
  * @param unlisted that it is something which is not on the list
- * @param doubtful where nothing fits: single readings without which something would, the one that
- *     frees the most probable explanation first; of two that contradict each other, both
+ * @param doubtful readings to be taken once more. Where nothing fits: single ones without which
+ *     something would, the one that frees the most probable explanation first; of two that
+ *     contradict each other, both. Where the proof is read and a sound rig leads: what fails on its
+ *     band all the same
  * @param next the check to take now; empty when none would tell more
  */
 public record Diagnosis(
@@ -40,7 +42,8 @@ public record Diagnosis(
    * @param present how sure it is that what leads it is there, alone or with something else
    * @param explains titles of the readings that it explains and a healthy rig does not
    * @param against titles of the readings that speak against it
-   * @param earned whether soundness may be said: every check that would show a fault was taken
+   * @param earned whether soundness may be said: every check that would show a fault was taken, and
+   *     none fails
    */
   public record Group(
       List<Hypothesis> hypotheses,
@@ -82,7 +85,8 @@ public record Diagnosis(
   }
 
   /**
-   * @param readings in the order in which they were taken; of one check the last stands
+   * @param readings in the order in which they were taken; of one check the last stands, and weighs
+   *     more where the one before said the same
    */
   public static Diagnosis of(Predictions predictions, List<Seen> readings) {
     return of(predictions, readings, false);

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
@@ -18,17 +20,6 @@ final class Finder {
   /** Hypotheses below this probability neither choose the next check nor are told. */
   private static final double WORTH = 2e-5;
 
-  /** A reading so many deviations off is not explained. */
-  private static final double UNEXPLAINED = 4.5;
-
-  /** So many deviations off speak against a hypothesis. */
-  private static final double AGAINST = 2;
-
-  /** Doubtful readings that are told. */
-  private static final int DOUBTFUL = 3;
-
-  private static final int WORDS_A_SLIP = 20;
-
   /** Readings that are so many times likelier under a fault than on a sound rig speak for it. */
   private static final double SPEAKS_FOR = 20;
 
@@ -36,10 +27,8 @@ final class Finder {
   private static final double UNLISTED = 0.02;
 
   private final Predicted predicted;
-  private final Map<Integer, Double> seen = new LinkedHashMap<>();
+  private final Readings readings;
   private final boolean alone;
-  private final boolean proved;
-  private String standing = "";
 
   /** That it is something which is not on the list. */
   private double unlisted;
@@ -52,38 +41,42 @@ final class Finder {
   private final Map<FaultFamily, List<Integer>> withFamily = new HashMap<>();
 
   Finder(Predicted predicted, List<Diagnosis.Seen> readings, boolean alone) {
-    this.alone = alone;
     this.predicted = predicted;
-    for (Diagnosis.Seen reading : readings) {
-      int place = predicted.place(reading.check());
-      if (place >= 0) {
-        Check check = predicted.checks().get(place);
-        seen.put(place, Predictions.seen(check, reading.value()));
-        standing = check.place();
-      }
-    }
-    List<Check> proof = predicted.checks().stream().filter(Check::proves).toList();
-    // Where nothing is asked, nothing is proved.
-    this.proved =
-        !proof.isEmpty() && proof.stream().allMatch(c -> seen.containsKey(predicted.place(c.id())));
+    this.readings = new Readings(predicted, readings);
+    this.alone = alone;
   }
 
   Diagnosis find() {
     List<Row> all = new ArrayList<>(predicted.singles());
-    if (!seen.isEmpty()) {
-      all.addAll(new Company(predicted, seen).pairs());
+    if (!readings.places().isEmpty()) {
+      all.addAll(new Company(predicted, readings.byPlace()).pairs());
     }
     weigh(all);
     List<List<Integer>> groups = Alike.groups(rows, predicted.checks(), this::share);
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
-    Offered offered = new Offered(predicted, seen, wheelsAreSuspect());
-    NextCheck next =
-        new NextCheck(predicted.checks(), rows, shares, seen.keySet(), standing, alone, offered);
-    boolean explained = explains(leaders.get(0));
+    Offered offered = new Offered(predicted, readings.byPlace(), wheelsAreSuspect());
+    boolean explained = readings.explainedBy(leaders.get(0));
     boolean fits = explained && unlisted < told.get(0).present();
-    List<Check> doubtful = explained ? List.of() : doubtful(all);
-    return new Diagnosis(told, fits, unlisted, doubtful, next.choose(leaders));
+    List<Check> doubtful = doubtful(all, leaders.get(0), explained);
+    Set<Integer> closed = new HashSet<>(readings.places());
+    readings.slips(leaders.get(0)).forEach(closed::remove);
+    NextCheck next =
+        new NextCheck(
+            predicted.checks(), rows, shares, closed, readings.standing(), alone, offered);
+    // What is odd is settled first where nothing else is left to settle it.
+    Optional<Diagnosis.Next> again =
+        readings.readOnce(doubtful).stream().findFirst().map(place -> next.of(place, leaders));
+    return new Diagnosis(
+        told, fits, unlisted, doubtful, again.isPresent() ? again : next.choose(leaders));
+  }
+
+  private List<Check> doubtful(List<Row> all, Row leader, boolean explained) {
+    if (!explained) {
+      return readings.doubtful(all);
+    }
+    boolean sound = leader.hypothesis().healthy() && readings.proofIsRead();
+    return sound ? readings.failingUnder(leader) : List.of();
   }
 
   /** Whether a reading speaks for something at a wheel. */
@@ -94,36 +87,6 @@ final class Finder {
         .anyMatch(h -> healthy < 0 || evidence(h) > SPEAKS_FOR * evidence(healthy));
   }
 
-  /** Readings each of which is the only one that some hypothesis leaves unexplained. */
-  private List<Check> doubtful(List<Row> all) {
-    Map<Integer, Double> freed = new HashMap<>();
-    for (Row row : all) {
-      List<Integer> unexplained =
-          seen.keySet().stream().filter(place -> off(row, place) >= bound(place)).toList();
-      if (unexplained.size() == 1) {
-        double rest = Math.log(row.hypothesis().weight());
-        for (int place : seen.keySet()) {
-          rest += place == unexplained.get(0) ? 0 : log(row, place);
-        }
-        freed.merge(unexplained.get(0), rest, Math::max);
-      }
-    }
-    return freed.keySet().stream()
-        .sorted(Comparator.comparingDouble((Integer place) -> -Must.have(freed, place)))
-        .limit(DOUBTFUL)
-        .map(place -> predicted.checks().get(place))
-        .toList();
-  }
-
-  /** A figure has its reach; of words the neighbouring one is off already. */
-  private double bound(int place) {
-    return predicted.checks().get(place).measure().words().isEmpty() ? UNEXPLAINED : AGAINST;
-  }
-
-  private double log(Row row, int place) {
-    return row.log(predicted.checks().get(place), place, Must.have(seen, place));
-  }
-
   /** Bayes; keeps what is worth keeping, most probable first. */
   private void weigh(List<Row> all) {
     double[] log = new double[all.size()];
@@ -131,8 +94,8 @@ final class Finder {
     for (int h = 0; h < log.length; h++) {
       Row row = all.get(h);
       log[h] = Math.log(row.hypothesis().weight());
-      for (int place : seen.keySet()) {
-        log[h] += log(row, place);
+      for (int place : readings.places()) {
+        log[h] += readings.log(row, place);
       }
       most = Math.max(most, log[h]);
     }
@@ -161,32 +124,11 @@ final class Finder {
     double weights =
         predicted.singles().stream().mapToDouble(row -> row.hypothesis().weight()).sum();
     double log = Math.log(UNLISTED * weights);
-    for (int place : seen.keySet()) {
+    for (int place : readings.places()) {
       Check check = predicted.checks().get(place);
-      log += Likelihood.logOfAnything(check, log(healthy, place));
+      log += Likelihood.logOfAnything(check, readings.log(healthy, place));
     }
     return log;
-  }
-
-  /** Every figure within reach, and no more slips of the eye than one and one in twenty. */
-  private boolean explains(Row row) {
-    int words = 0;
-    int slips = 0;
-    for (int place : seen.keySet()) {
-      double off = off(row, place);
-      if (off >= UNEXPLAINED) {
-        return false;
-      }
-      if (!predicted.checks().get(place).measure().words().isEmpty()) {
-        words++;
-        slips += off >= AGAINST ? 1 : 0;
-      }
-    }
-    return slips <= 1 + words / WORDS_A_SLIP;
-  }
-
-  private double off(Row row, int place) {
-    return row.off(predicted.checks().get(place), place, Must.have(seen, place));
   }
 
   private double share(List<Integer> group) {
@@ -200,9 +142,9 @@ final class Finder {
         group.stream().map(h -> rows.get(h).hypothesis()).toList(),
         (1 - unlisted) * share(group),
         (1 - unlisted) * present(group),
-        titles(p -> off(first, p) < AGAINST && off(healthy, p) >= AGAINST),
-        titles(p -> off(first, p) >= AGAINST),
-        proved);
+        titles(p -> !readings.against(first, p) && readings.against(healthy, p)),
+        titles(p -> readings.against(first, p)),
+        readings.prove());
   }
 
   /**
@@ -261,7 +203,7 @@ final class Finder {
   }
 
   private List<String> titles(IntPredicate which) {
-    return seen.keySet().stream()
+    return readings.places().stream()
         .filter(which::test)
         .map(place -> predicted.checks().get(place).title())
         .distinct()

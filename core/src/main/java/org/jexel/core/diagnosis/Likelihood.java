@@ -44,13 +44,14 @@ final class Likelihood {
   private Likelihood() {}
 
   /** Logarithm of the density of a number, or of the probability of a word. */
-  static double log(Check check, double mean, double deviation, double seen) {
+  static double log(Check check, double mean, double deviation, Reading seen) {
     if (!check.measure().words().isEmpty()) {
-      return Math.log(word(check.measure(), mean, seen));
+      return Math.log(word(check.measure(), mean, seen.value(), seen.times()));
     }
-    double z = (seen - mean) / deviation;
+    double z = (seen.value() - mean) / deviation;
     double normal = Math.exp(-z * z / 2) / (deviation * Math.sqrt(2 * Math.PI));
-    return Math.log((1 - SLIP) * normal + SLIP / range(check.measure()));
+    double slip = Math.pow(SLIP, seen.times());
+    return Math.log((1 - slip) * normal + slip / range(check.measure()));
   }
 
   /**
@@ -69,8 +70,9 @@ final class Likelihood {
    * Probability that a word is said.
    *
    * @param truth place on the scale of words, in between where either may be said
+   * @param times looks in a row that said so
    */
-  static double word(Measure measure, double truth, double said) {
+  static double word(Measure measure, double truth, double said, int times) {
     if (measure == Measure.MOVING) {
       double breaks = truth > 0.5 ? 1 - MISSED : IMAGINED;
       return said > 0.5 ? breaks : 1 - breaks;
@@ -89,7 +91,7 @@ final class Likelihood {
           case 1 -> share / neighbours;
           default -> (1 - share) / others;
         };
-    double miscalled = miscalled(measure);
+    double miscalled = Math.pow(miscalled(measure), times);
     return (1 - miscalled) * (above - below) + miscalled * slip;
   }
 

@@ -32,7 +32,7 @@ final class NextCheck {
   private static final double WORDS_TRUE = 0.9;
 
   private final List<Check> checks;
-  private final Set<Integer> seen;
+  private final Set<Integer> closed;
   private final String standing;
   private final List<Row> rows;
   private final double[] shares;
@@ -42,7 +42,7 @@ final class NextCheck {
   /**
    * @param rows most probable first
    * @param shares their probabilities
-   * @param seen places of what has been read
+   * @param closed places of what has been read and is not worth another look
    * @param standing the place where the last reading was taken
    * @param alone whether nobody else can hold pedal or lever
    * @param offered what may be asked for by now
@@ -51,7 +51,7 @@ final class NextCheck {
       List<Check> checks,
       List<Row> rows,
       double[] shares,
-      Set<Integer> seen,
+      Set<Integer> closed,
       String standing,
       boolean alone,
       Predicate<Check> offered) {
@@ -60,14 +60,14 @@ final class NextCheck {
     this.checks = checks;
     this.rows = rows;
     this.shares = shares;
-    this.seen = seen;
+    this.closed = closed;
     this.standing = standing;
   }
 
   Optional<Diagnosis.Next> choose(List<Row> leaders) {
     Diagnosis.Next best = null;
     for (List<Integer> round : rounds()) {
-      if (seen.isEmpty() && checks.get(round.get(0)).group() == Check.Group.SUPPLY) {
+      if (closed.isEmpty() && checks.get(round.get(0)).group() == Check.Group.SUPPLY) {
         // One minute settles it, and every other expected value starts from this one.
         return Optional.of(next(round, gain(round), leaders));
       }
@@ -80,6 +80,11 @@ final class NextCheck {
       }
     }
     return Optional.ofNullable(best);
+  }
+
+  /** One check by itself, whatever it tells. */
+  Diagnosis.Next of(int place, List<Row> leaders) {
+    return next(List.of(place), gain(List.of(place)), leaders);
   }
 
   private Diagnosis.Next next(List<Integer> round, double gain, List<Row> leaders) {
@@ -98,7 +103,7 @@ final class NextCheck {
   private Collection<List<Integer>> rounds() {
     Map<String, List<Integer>> rounds = new LinkedHashMap<>();
     for (int c = 0; c < checks.size(); c++) {
-      if (!seen.contains(c) && offered.test(checks.get(c))) {
+      if (!closed.contains(c) && offered.test(checks.get(c))) {
         rounds.computeIfAbsent(checks.get(c).round(), r -> new ArrayList<>()).add(c);
       }
     }

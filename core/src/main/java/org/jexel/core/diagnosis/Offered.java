@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.function.Predicate;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Must;
+import org.jexel.core.quantity.Verdict;
 
 /**
  * Which checks may be asked for by now: wheels are raised where something that was read speaks for
@@ -15,15 +16,15 @@ final class Offered implements Predicate<Check> {
   private final boolean road;
 
   /**
-   * @param seen readings on the scale on which they are compared, by place of their check
+   * @param seen readings by place of their check
    * @param wheels whether a reading speaks for something at a wheel
    */
-  Offered(Predicted predicted, Map<Integer, Double> seen, boolean wheels) {
+  Offered(Predicted predicted, Map<Integer, Reading> seen, boolean wheels) {
     this.wheels = wheels;
     this.road =
         predicted.checks().stream()
             .filter(Check::gatesTheRoad)
-            .allMatch(check -> holds(check, predicted.place(check.id()), seen));
+            .allMatch(check -> holds(predicted.place(check.id()), seen));
   }
 
   @Override
@@ -35,9 +36,7 @@ final class Offered implements Predicate<Check> {
     };
   }
 
-  private static boolean holds(Check check, int place, Map<Integer, Double> seen) {
-    return seen.containsKey(place)
-        && Must.have(seen, place) >= Predictions.seen(check, check.band().low())
-        && Must.have(seen, place) <= Predictions.seen(check, check.band().high());
+  private static boolean holds(int place, Map<Integer, Reading> seen) {
+    return seen.containsKey(place) && Must.have(seen, place).verdict() == Verdict.HOLDS;
   }
 }

@@ -43,7 +43,7 @@ record Row(
   }
 
   /** Logarithm of how likely a reading is. */
-  double log(Check check, int place, double seen) {
+  double log(Check check, int place, Reading seen) {
     double made = Likelihood.log(check, means[place], deviations[place], seen);
     return broken == null
         ? made

@@ -195,16 +195,24 @@ public final class BenchWork {
     return SideBySide.of(check, this::check, values.get());
   }
 
-  /** What explains the newest readings, and what to read next. */
+  /** What explains the readings that stand, and what to read next. */
   public Diagnosis diagnosis() {
     return diagnosis.get();
   }
 
   private Diagnosis diagnose() {
     return diagnosis(
-        newest().values().stream()
+        record.readings().stream()
+            .filter(this::isSeen)
             .map(reading -> new Diagnosis.Seen(reading.check(), atFull(reading)))
             .toList());
+  }
+
+  /** Whether it counts as a look: what was said of a whole round at once is no second one. */
+  private boolean isSeen(Taken reading) {
+    return newest().containsKey(reading.check())
+        && record.repairs().stream().noneMatch(repair -> repair.unsays(reading))
+        && (!reading.atOnce() || reading.equals(newest().get(reading.check())));
   }
 
   /** The same for other readings of this rig. */

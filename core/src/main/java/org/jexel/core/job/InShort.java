@@ -120,7 +120,7 @@ public record InShort(List<String> words, List<String> open) {
         made == 1 ? "was" : "were",
         sound,
         sound == 1 ? "holds" : "hold",
-        fail > 0 ? ", " + fail + (fail == 1 ? " fails" : " fail") : "",
+        fail == 0 ? "" : fail == 1 ? ", one fails" : ", " + fail + " fail",
         made > sound + fail ? ", " + (made - sound - fail) + " to be watched" : "");
   }
 

@@ -48,7 +48,9 @@ class CompanyTest {
           asked.add(both);
           return solver.apply(both);
         };
-    return new Company(new Predicted(checks, singles, noted), seen).pairs();
+    Map<Integer, Reading> read = new HashMap<>();
+    seen.forEach((place, si) -> read.put(place, Reading.first(checks.get(place), si)));
+    return new Company(new Predicted(checks, singles, noted), read).pairs();
   }
 
   /** As each does alone. */

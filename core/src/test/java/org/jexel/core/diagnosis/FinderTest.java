@@ -213,6 +213,42 @@ class FinderTest {
     assertThat(find().groups().get(0).against()).hasSize(slips);
   }
 
+  /** Said once, a lamp that is dim may be a slip of the eye; said twice, it is dim. */
+  @Test
+  void anOddWordIsLookedAtAgainBeforeAnythingIsCalledSound() {
+    Check look = Made.proving(Made.check(new CheckId("look", "box"), Measure.GLOW, 3, 3));
+    checks.set(0, look);
+    row(Made.healthy(100), 3, 12.5);
+    row(Made.open("half the watts", 1), 2, 12.5);
+    read("b", 12.5);
+    read("look", 2);
+    Diagnosis once = find();
+    assertThat(once.groups().get(0).leading().healthy()).isTrue();
+    assertThat(once.groups().get(0).earned()).isFalse();
+    assertThat(once.doubtful()).containsExactly(look);
+    assertThat(once.next().orElseThrow().checks()).containsExactly(look);
+    read("look", 2);
+    Diagnosis twice = find();
+    assertThat(leading(twice.groups().get(0))).isEqualTo("half the watts");
+    assertThat(twice.doubtful()).isEmpty();
+    assertThat(twice.next()).isEmpty();
+    read("look", 3);
+    Diagnosis corrected = find();
+    assertThat(corrected.groups().get(0).sure()).isTrue();
+    assertThat(corrected.next()).isEmpty();
+  }
+
+  @Test
+  void whatIsSaidTwiceAndNobodyExplainsIsNotKnown() {
+    checks.set(0, Made.check(new CheckId("look", "box"), Measure.GLOW, 3, 3));
+    row(Made.healthy(1), 3, 12.5);
+    read("look", 2);
+    assertThat(find().fits()).isTrue();
+    read("look", 2);
+    assertThat(find().fits()).isFalse();
+    assertThat(find().doubtful()).containsExactly(checks.get(0));
+  }
+
   @Test
   void aWordThatIsFarOffIsNoSlip() {
     checks.set(0, Made.check(new CheckId("look", "box"), Measure.GLOW, 3, 3));
@@ -220,6 +256,11 @@ class FinderTest {
     read("look", 0);
     assertThat(find().fits()).isFalse();
     assertThat(find().doubtful()).containsExactly(checks.get(0));
+    assertThat(find().next().orElseThrow().checks())
+        .as("looked at again first")
+        .containsExactly(checks.get(0));
+    read("look", 0);
+    assertThat(find().next()).as("twice is enough").isEmpty();
   }
 
   /** 4.5 deviations: inside, the reading is not doubted. */

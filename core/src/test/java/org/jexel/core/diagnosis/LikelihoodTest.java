@@ -32,7 +32,7 @@ class LikelihoodTest {
     int last = measure.words().size() - 1;
     double sum = 0;
     for (int word = 0; word <= last; word++) {
-      double share = Likelihood.word(measure, where * last, word);
+      double share = Likelihood.word(measure, where * last, word, 1);
       assertThat(share).isBetween(0.0, 1.0);
       sum += share;
     }
@@ -67,23 +67,54 @@ class LikelihoodTest {
     "MOVING, 0, 0, 0.9998"
   })
   void whatIsSaidOfWhatThereIs(Measure measure, double truth, double said, double share) {
-    assertThat(Likelihood.word(measure, truth, said)).isCloseTo(share, within(2e-4));
+    assertThat(Likelihood.word(measure, truth, said, 1)).isCloseTo(share, within(2e-4));
     Check check = Made.check("look", measure, 0, 1);
-    assertThat(Likelihood.log(check, truth, 0, said))
-        .isCloseTo(Math.log(Likelihood.word(measure, truth, said)), within(1e-12));
+    assertThat(Likelihood.log(check, truth, 0, Reading.first(check, said)))
+        .isCloseTo(Math.log(Likelihood.word(measure, truth, said, 1)), within(1e-12));
   }
 
   /** A normal density, and one in 500 anywhere within 15 V or 20 A. */
   @Test
   void aFigureIsNormalButForSlips() {
     double top = 0.998 / (0.1 * Math.sqrt(2 * Math.PI));
-    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, 12.5))
+    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, Reading.first(VOLTS, 12.5)))
         .isCloseTo(Math.log(top + 0.002 / 15), within(1e-9));
-    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, 12.3))
+    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, Reading.first(VOLTS, 12.3)))
         .isCloseTo(Math.log(top * Math.exp(-2) + 0.002 / 15), within(1e-9));
-    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, 2)).isCloseTo(Math.log(0.002 / 15), within(1e-9));
-    assertThat(Likelihood.log(Made.check("amps", Measure.AMPS, 1, 2), 1, 0.1, 15))
+    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, Reading.first(VOLTS, 2)))
+        .isCloseTo(Math.log(0.002 / 15), within(1e-9));
+    Check amps = Made.check("amps", Measure.AMPS, 1, 2);
+    assertThat(Likelihood.log(amps, 1, 0.1, Reading.first(amps, 15)))
         .isCloseTo(Math.log(0.002 / 20), within(1e-9));
+  }
+
+  /** Of a word 4 % of 4 %, of a figure one in 250 000: two slips alike are no slip. */
+  @Test
+  void whatIsReadTwiceAlikeIsHardlyASlip() {
+    Check glow = Made.check("look", Measure.GLOW, 3, 3);
+    double eye = Likelihood.word(Measure.GLOW, 3, 2, 1) - 0.04 * 0.9;
+    assertThat(Likelihood.word(Measure.GLOW, 3, 2, 2))
+        .isCloseTo(eye / 0.96 * (1 - 0.0016) + 0.0016 * 0.9, within(1e-6));
+    Reading twice = Reading.first(glow, 2).then(glow, 2);
+    assertThat(Likelihood.log(glow, 3, 0, twice))
+        .isCloseTo(Math.log(Likelihood.word(Measure.GLOW, 3, 2, 2)), within(1e-12));
+    Reading volts = Reading.first(VOLTS, 2).then(VOLTS, 2.01);
+    assertThat(Likelihood.log(VOLTS, 12.5, 0.1, volts))
+        .isCloseTo(Math.log(0.002 * 0.002 / 15), within(1e-9));
+  }
+
+  /** Within the meter's error, 0.5 % and two digits; what differs begins anew. */
+  @Test
+  void theSameIsWhatTheMeterCannotTell() {
+    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 12.07).times()).isEqualTo(2);
+    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 12.09).times()).isEqualTo(1);
+    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 9).then(VOLTS, 12).times()).isEqualTo(1);
+    Check ohms = Made.check("ohms", Measure.OHMS, 0, 1);
+    assertThat(Reading.first(ohms, 100).then(ohms, 100.6).times()).isEqualTo(2);
+    assertThat(Reading.first(ohms, 100).then(ohms, 101).times()).isEqualTo(1);
+    assertThat(Reading.first(ohms, 100).value()).isCloseTo(5.298, within(1e-3));
+    assertThat(Reading.first(VOLTS, 12).fails()).isFalse();
+    assertThat(Reading.first(VOLTS, 9).then(VOLTS, 9).fails()).isTrue();
   }
 
   /** Six readings of ten are as on a sound rig; the others are anything. */

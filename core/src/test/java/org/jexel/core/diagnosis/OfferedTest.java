@@ -33,7 +33,7 @@ class OfferedTest {
 
   @Test
   void withoutSuspicionNoWheelIsRaised() {
-    Offered offered = new Offered(RIG, Map.of(4, asinh(2), 5, 2.0), false);
+    Offered offered = new Offered(RIG, read(2, 2), false);
     assertThat(RIG.checks()).filteredOn(offered).containsExactly(BOX, OHMS, AMPS);
   }
 
@@ -50,7 +50,7 @@ class OfferedTest {
     "2, -1, false"
   })
   void nobodyDrivesBeforeOhmsAndAmperesHold(double ohms, double amps, boolean driven) {
-    Offered offered = new Offered(RIG, Map.of(4, asinh(ohms), 5, amps), true);
+    Offered offered = new Offered(RIG, read(ohms, amps), true);
     assertThat(offered.test(DRIVEN)).isEqualTo(driven);
     assertThat(offered.test(WHEEL)).isTrue();
     assertThat(offered.test(DRUM)).isTrue();
@@ -58,11 +58,11 @@ class OfferedTest {
 
   @Test
   void whatWasNotReadDoesNotHold() {
-    assertThat(new Offered(RIG, Map.of(5, 2.0), true).test(DRIVEN)).isFalse();
-    assertThat(new Offered(RIG, Map.of(4, asinh(2)), true).test(DRIVEN)).isFalse();
+    assertThat(new Offered(RIG, Map.of(5, Reading.first(AMPS, 2)), true).test(DRIVEN)).isFalse();
+    assertThat(new Offered(RIG, Map.of(4, Reading.first(OHMS, 2)), true).test(DRIVEN)).isFalse();
   }
 
-  private static double asinh(double x) {
-    return Math.log(x + Math.sqrt(x * x + 1));
+  private static Map<Integer, Reading> read(double ohms, double amps) {
+    return Map.of(4, Reading.first(OHMS, ohms), 5, Reading.first(AMPS, amps));
   }
 }

@@ -60,9 +60,10 @@ class RowTest {
             new double[] {0.1},
             true,
             off);
-    double whole = Math.exp(Likelihood.log(VOLTS, 12.5, 0.1, 12.5));
-    double broken = Math.exp(Likelihood.log(VOLTS, 0, 0.1, 12.5));
-    assertThat(loose.log(VOLTS, 0, 12.5))
+    Reading full = Reading.first(VOLTS, 12.5);
+    double whole = Math.exp(Likelihood.log(VOLTS, 12.5, 0.1, full));
+    double broken = Math.exp(Likelihood.log(VOLTS, 0, 0.1, full));
+    assertThat(loose.log(VOLTS, 0, full))
         .isCloseTo(Math.log(0.6 * whole + 0.4 * broken), within(1e-9));
     assertThat(loose.off(VOLTS, 0, 0.1)).isCloseTo(1, within(1e-9));
     assertThat(loose.off(VOLTS, 0, 12.3)).isCloseTo(2, within(1e-9));

@@ -220,7 +220,7 @@ class NextActsTest {
     Check first = work().bench().check("socket.tail").orElseThrow();
     read(first.id(), 0);
     assertThat(inShort().open().get(0)).isEqualTo("Fails: " + first.title());
-    assertThat(inShort().words().get(0)).contains(", 1 fails.").doesNotContain("All ");
+    assertThat(inShort().words().get(0)).contains(", one fails.").doesNotContain("All ");
     for (int i = 0; i < sound.size(); i++) {
       readings.clear();
       readings.addAll(sound);

@@ -1,0 +1,158 @@
+package org.jexel.core.diagnosis;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Must;
+
+/** What was read, and which of it does not go together with what a hypothesis predicts. */
+final class Readings {
+  /** So many deviations off speak against a hypothesis. */
+  static final double AGAINST = 2;
+
+  /** A reading so many deviations off is not explained. */
+  private static final double UNEXPLAINED = 4.5;
+
+  /** Doubtful readings that are told. */
+  private static final int DOUBTFUL = 3;
+
+  private static final int WORDS_A_SLIP = 20;
+
+  private final Predicted predicted;
+  private final Map<Integer, Reading> seen = new LinkedHashMap<>();
+  private String standing = "";
+
+  Readings(Predicted predicted, List<Diagnosis.Seen> all) {
+    this.predicted = predicted;
+    for (Diagnosis.Seen one : all) {
+      int place = predicted.place(one.check());
+      if (place >= 0) {
+        Check check = predicted.checks().get(place);
+        Reading before = seen.get(place);
+        seen.put(
+            place,
+            before == null ? Reading.first(check, one.value()) : before.then(check, one.value()));
+        standing = check.place();
+      }
+    }
+  }
+
+  /** By place of their check. */
+  Map<Integer, Reading> byPlace() {
+    return seen;
+  }
+
+  Set<Integer> places() {
+    return seen.keySet();
+  }
+
+  /** Where the last one was taken. */
+  String standing() {
+    return standing;
+  }
+
+  /** Whether all of the proof was read; where nothing is asked, nothing is proved. */
+  boolean proofIsRead() {
+    return predicted.checks().stream().anyMatch(Check::proves)
+        && proof().allMatch(seen::containsKey);
+  }
+
+  /** Whether it was, and none of it fails on its band. */
+  boolean prove() {
+    return proofIsRead() && proof().noneMatch(place -> Must.have(seen, place).fails());
+  }
+
+  private Stream<Integer> proof() {
+    return predicted.checks().stream()
+        .filter(Check::proves)
+        .map(check -> predicted.place(check.id()));
+  }
+
+  double log(Row row, int place) {
+    return row.log(predicted.checks().get(place), place, Must.have(seen, place));
+  }
+
+  private double off(Row row, int place) {
+    return row.off(predicted.checks().get(place), place, Must.have(seen, place).value());
+  }
+
+  boolean against(Row row, int place) {
+    return off(row, place) >= AGAINST;
+  }
+
+  /**
+   * Every figure within reach, and no more slips of the eye than one and one in twenty; what was
+   * said twice is none.
+   */
+  boolean explainedBy(Row row) {
+    int words = 0;
+    int slips = 0;
+    for (int place : seen.keySet()) {
+      double off = off(row, place);
+      boolean word = isWord(place);
+      if (off >= UNEXPLAINED || word && off >= AGAINST && Must.have(seen, place).times() > 1) {
+        return false;
+      }
+      if (word) {
+        words++;
+        slips += off >= AGAINST ? 1 : 0;
+      }
+    }
+    return slips <= 1 + words / WORDS_A_SLIP;
+  }
+
+  private boolean isWord(int place) {
+    return !predicted.checks().get(place).measure().words().isEmpty();
+  }
+
+  /** What fails, was read once, and is a slip if this is so: worth another look. */
+  List<Integer> slips(Row row) {
+    return readOnce(failingUnder(row));
+  }
+
+  List<Integer> readOnce(List<Check> checks) {
+    return checks.stream()
+        .map(check -> predicted.place(check.id()))
+        .filter(place -> Must.have(seen, place).times() == 1)
+        .toList();
+  }
+
+  /** What fails on its band and is not explained. */
+  List<Check> failingUnder(Row row) {
+    return seen.keySet().stream()
+        .filter(place -> Must.have(seen, place).fails() && against(row, place))
+        .map(place -> predicted.checks().get(place))
+        .toList();
+  }
+
+  /** Readings each of which is the only one that some hypothesis leaves unexplained. */
+  List<Check> doubtful(List<Row> all) {
+    Map<Integer, Double> freed = new HashMap<>();
+    for (Row row : all) {
+      List<Integer> unexplained =
+          seen.keySet().stream().filter(place -> off(row, place) >= bound(place)).toList();
+      if (unexplained.size() == 1) {
+        double rest = Math.log(row.hypothesis().weight());
+        for (int place : seen.keySet()) {
+          rest += place == unexplained.get(0) ? 0 : log(row, place);
+        }
+        freed.merge(unexplained.get(0), rest, Math::max);
+      }
+    }
+    return freed.keySet().stream()
+        .sorted(Comparator.comparingDouble((Integer place) -> -Must.have(freed, place)))
+        .limit(DOUBTFUL)
+        .map(place -> predicted.checks().get(place))
+        .toList();
+  }
+
+  /** A figure has its reach; of words the neighbouring one is off already. */
+  private double bound(int place) {
+    return isWord(place) ? AGAINST : UNEXPLAINED;
+  }
+}
