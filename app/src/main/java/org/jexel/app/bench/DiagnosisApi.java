@@ -101,7 +101,11 @@ class DiagnosisApi {
   }
 
   @Operation(
-      summary = "What explains these readings, most probable first, and the check to take next")
+      summary = "What explains these readings, most probable first, and the check to take next",
+      description =
+          "Readings stand in the order in which they were taken, a check that was read twice with"
+              + " both: the last one counts, and weighs more where the one before was the same. What"
+              + " is odd is asked for once more.")
   @PostMapping("/api/jobs/{ref}/diagnosis")
   Answer diagnosis(
       @PathVariable String ref, @RequestBody Asked asked, @Parameter(hidden = true) Person person) {
