@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param doubts readings that do not go together with the others
  * @param repairs oldest first
  * @param unread rounds of the proof that are not read yet
+ * @param fails whether the sheet says so of anything that was read
  */
 public record FinderView(
     Diagnosis diagnosis,
@@ -38,7 +39,8 @@ public record FinderView(
     Map<String, String> starts,
     List<Doubt> doubts,
     List<Repair> repairs,
-    List<Round> unread) {
+    List<Round> unread,
+    boolean fails) {
   /** Places of a group that are named, its first among them. */
   private static final int NAMED = 4;
 
@@ -47,6 +49,8 @@ public record FinderView(
    */
   static FinderView of(JobFile file, String start) {
     Diagnosis diagnosis = file.work().bench().diagnosis();
+    List<Check> failing = file.work().bench().failing();
+    boolean soundBut = isSound(diagnosis) && diagnosis.doubtful().isEmpty();
     List<Check> stale = file.work().bench().askedAgain();
     Optional<Round> wished =
         Round.of(file.work().bench().checks()).stream()
@@ -62,11 +66,17 @@ public record FinderView(
         wished.isEmpty() && !stale.isEmpty(),
         stale.size(),
         starts(file),
-        diagnosis.doubtful().stream().map(check -> Doubt.of(file, check)).toList(),
+        (soundBut ? failing : diagnosis.doubtful())
+            .stream().map(check -> Doubt.of(file, check)).toList(),
         BenchRows.of(file).repairs(),
         Round.of(file.work().bench().proof()).stream()
             .filter(r -> file.work().bench().verdict(r) == Verdict.NOT_YET)
-            .toList());
+            .toList(),
+        !failing.isEmpty());
+  }
+
+  private static boolean isSound(Diagnosis diagnosis) {
+    return diagnosis.fits() && diagnosis.groups().get(0).leading().healthy();
   }
 
   /**
@@ -129,17 +139,18 @@ public record FinderView(
     };
   }
 
-  /** Nothing is found, and the proof is not read: no reason to call it sound. */
+  /**
+   * Nothing is found, and the proof is not read, or something fails: no reason to call it sound.
+   */
   public boolean unearned() {
-    return diagnosis.fits()
-        && diagnosis.groups().get(0).leading().healthy()
-        && !diagnosis.groups().get(0).earned();
+    return isSound(diagnosis) && (fails || !diagnosis.groups().get(0).earned());
   }
 
   /** What of the proof is still to be read, or fails, before a rig is called sound. */
   public String owed() {
     if (unread.isEmpty()) {
-      return "That is no proof while something fails: take that once more.";
+      return "That is no proof while something fails: "
+          + (onceMore() ? "take that once more." : "look closer at what it hangs on.");
     }
     long minutes = Math.round(unread.stream().mapToDouble(Round::minutes).sum());
     String first = unread.stream().limit(NAMED).map(Round::title).collect(Collectors.joining("; "));
@@ -154,11 +165,11 @@ public record FinderView(
 
   /** The suspect to mend; null while none is sure. */
   public Diagnosis.@Nullable Group sure() {
-    if (!diagnosis.fits() || diagnosis.groups().isEmpty()) {
+    if (!diagnosis.fits() || unearned()) {
       return null;
     }
     Diagnosis.Group leading = diagnosis.groups().get(0);
-    boolean allRead = round == null && leading.leading().healthy() && leading.earned();
+    boolean allRead = round == null && leading.leading().healthy();
     return leading.sure() || allRead ? leading : null;
   }
 

@@ -138,6 +138,19 @@ class FinderTest {
     assertThat(finder(ref)).contains("Sound, as far as it was read.");
   }
 
+  /** Each magnet lies in its band; what the sheet says of both together is no less true. */
+  @Test
+  void nothingIsCalledSoundWhileTheSidesDiffer() throws Exception {
+    String ref = electrician.newJob("Sides", "ELECTRIC", "1");
+    electrician.prove(ref);
+    assertThat(finder(ref)).contains("Sound, as far as it was read.");
+    electrician.read(ref, "magnet.ohms.magnet_axle1_left", "2.95");
+    electrician.read(ref, "magnet.ohms.magnet_axle1_right", "3.5");
+    assertThat(finder(ref))
+        .contains("no proof while something fails: look closer", "Nothing found so far.")
+        .doesNotContain("Sound, as far");
+  }
+
   private void say(String ref, String check, String word) throws Exception {
     String page = electrician.page("/jobs/" + ref + "/bench?card=finder");
     electrician.post(

@@ -208,11 +208,16 @@ public final class BenchWork {
             .toList());
   }
 
-  /** Whether it counts as a look: what was said of a whole round at once is no second one. */
+  /**
+   * Whether it counts as a look. What was said of a whole round at once is no second one, nor is
+   * what was practised the first of two.
+   */
   private boolean isSeen(Taken reading) {
-    return newest().containsKey(reading.check())
+    Taken newest = newest().get(reading.check());
+    return newest != null
         && record.repairs().stream().noneMatch(repair -> repair.unsays(reading))
-        && (!reading.atOnce() || reading.equals(newest().get(reading.check())));
+        && (reading.equals(newest) || !reading.atOnce())
+        && reading.simulated() == newest.simulated();
   }
 
   /** The same for other readings of this rig. */
@@ -233,6 +238,13 @@ public final class BenchWork {
   /** Whether the whole proof is read. */
   boolean isRead() {
     return proof().stream().noneMatch(check -> verdict(check) == Verdict.NOT_YET);
+  }
+
+  /** What fails by what was read, on its band or against the other side. */
+  public List<Check> failing() {
+    return Stream.concat(proof().stream(), readBeyond().stream())
+        .filter(check -> verdict(check) == Verdict.FAILS)
+        .toList();
   }
 
   /** Whether anything of the proof fails. */

@@ -153,10 +153,14 @@ final class NextActs {
     return work.rig().ratings().stream()
         .filter(rating -> rating.verdict() == Verdict.FAILS)
         .findFirst()
-        .map(over -> work.rig().unreadPlate().map(NextActs::readPlate).orElse(moveLoad(over)));
+        .map(over -> work.rig().unreadPlate().map(NextActs::readPlate).orElse(lighten(over)));
   }
 
-  private static NextAct moveLoad(RatingCheck over) {
+  /** Nobody moves load for a rating that is only assumed. */
+  private static NextAct lighten(RatingCheck over) {
+    if (over.rating() != null && over.assumed()) {
+      return readPlate(over.rating().field());
+    }
     return act(
         Station.RIG,
         new Aim.MoveLoad(),

@@ -6,6 +6,7 @@ import org.jexel.core.quantity.Figure;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.Verdict;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One load held against one rating.
@@ -13,6 +14,7 @@ import org.jexel.core.quantity.Verdict;
  * @param title what is compared
  * @param actual as loaded, SI
  * @param limit the rating, SI
+ * @param rating the figure that says it; null where it is no figure of the rig
  * @param measure how both are written
  * @param limitFrom where the rating comes from
  * @param verdict holds up to 95 % of the rating, watch up to the rating, fails above; a rating that
@@ -23,6 +25,7 @@ public record RatingCheck(
     String title,
     double actual,
     double limit,
+    @Nullable FieldKey rating,
     Measure measure,
     Provenance limitFrom,
     Verdict verdict,
@@ -40,32 +43,37 @@ public record RatingCheck(
     RigSheet sheet = rig.sheet();
     List<RatingCheck> checks = new ArrayList<>();
     checks.add(
-        against("Trailer, loaded", load.mass(), sheet.figure(RigField.TRAILER_PERMITTED_MASS)));
+        against(
+            "Trailer, loaded", load.mass(), sheet, FieldKey.of(RigField.TRAILER_PERMITTED_MASS)));
     double perAxle = load.axleGroup() / rig.axleCount();
     for (int i = 0; i < rig.axleCount(); i++) {
       checks.add(
           against(
               rig.axleCount() == 1 ? "Axle" : "Axle " + (i + 1),
               perAxle,
-              sheet.figure(new FieldKey(RigField.AXLE_RATING, i))));
+              sheet,
+              new FieldKey(RigField.AXLE_RATING, i)));
     }
-    checks.add(against("Tow rating", load.mass(), sheet.figure(RigField.TOW_RATING)));
-    checks.add(against("Tongue rating", load.tongue(), sheet.figure(RigField.TONGUE_RATING)));
+    checks.add(against("Tow rating", load.mass(), sheet, FieldKey.of(RigField.TOW_RATING)));
+    checks.add(against("Tongue rating", load.tongue(), sheet, FieldKey.of(RigField.TONGUE_RATING)));
     checks.add(
         against(
             "Vehicle with tongue load",
             sheet.si(RigField.KERB_MASS) + load.tongue(),
-            sheet.figure(RigField.TOW_PERMITTED_MASS)));
+            sheet,
+            FieldKey.of(RigField.TOW_PERMITTED_MASS)));
     checks.add(
         against(
             "Whole train",
             sheet.si(RigField.KERB_MASS) + load.mass(),
-            sheet.figure(RigField.TRAIN_MASS)));
+            sheet,
+            FieldKey.of(RigField.TRAIN_MASS)));
     checks.add(share(load, band));
     return checks;
   }
 
-  private static RatingCheck against(String title, double actual, Figure limit) {
+  private static RatingCheck against(String title, double actual, RigSheet sheet, FieldKey key) {
+    Figure limit = sheet.figure(key);
     Verdict verdict;
     String words;
     if (actual > limit.si()) {
@@ -82,7 +90,7 @@ public record RatingCheck(
       words = "inside the rating";
     }
     return new RatingCheck(
-        title, actual, limit.si(), Measure.MASS, limit.provenance(), verdict, words);
+        title, actual, limit.si(), key, Measure.MASS, limit.provenance(), verdict, words);
   }
 
   private static RatingCheck share(LoadSheet load, TongueBand band) {
@@ -103,6 +111,7 @@ public record RatingCheck(
         "Tongue share",
         share,
         share < band.least() ? band.least() : band.greatest(),
+        null,
         Measure.SHARE,
         Provenance.PLATE,
         verdict,

@@ -273,6 +273,18 @@ class NextActsTest {
   }
 
   /** No station fails or is to be watched without a word of it. */
+  /** Nobody moves load for a rating that is only assumed. */
+  @Test
+  void aRatingThatIsAssumedIsReadBeforeLoadIsMovedForIt() {
+    entered(UNBRAKED, PLATES);
+    load.add(new LoadItem("Bricks", 900, 1.3));
+    assertThat(next().aim()).isEqualTo(new Aim.Enter(RigField.TONGUE_RATING));
+    assertThat(next().text()).isEqualTo("Read the plate: tow vehicle, tongue rating");
+    entered(new Object[] {RigField.TONGUE_RATING, 100});
+    assertThat(next().aim()).isEqualTo(new Aim.MoveLoad());
+    assertThat(next().text()).endsWith("Tongue rating over the rating");
+  }
+
   /** A rating that nobody has read proves nothing, either way. */
   @Test
   void inShortSaysOfRatingsWhatWasRead() {

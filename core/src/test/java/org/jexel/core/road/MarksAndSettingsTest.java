@@ -2,16 +2,12 @@ package org.jexel.core.road;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import org.jexel.core.braking.Drag;
 import org.jexel.core.braking.Surface;
-import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -101,35 +97,5 @@ class MarksAndSettingsTest {
         .isEqualTo("20 gentle stops were made: the linings are bedded in.");
     assertThat(new WarmUp(2, 5, false).words()).startsWith("2 of 5 ").contains("Cold linings");
     assertThat(new WarmUp(2, 20, true).words()).startsWith("2 of 20 ").contains("New linings");
-  }
-
-  private static OptionalDouble timed(@Nullable Double metres, double seconds) {
-    return new TestStop(
-            6,
-            TestStop.Way.LEVER,
-            40 / 3.6,
-            Surface.DRY_ASPHALT,
-            Outcome.FIRM,
-            metres,
-            seconds,
-            2400,
-            2600,
-            "")
-        .gainStop(Drag.USUAL)
-        .orElseThrow()
-        .share();
-  }
-
-  /**
-   * From 40 km/h in 5.25 s, 0.15 s of which the brakes take to come on: a = 11.11/5.1 = 2.179 m/s²,
-   * as in 30 m. Where both were measured, the distance counts.
-   */
-  @Test
-  void aStopThatWasTimedCountsAsOneOverItsDistance() {
-    assertThat(timed(null, 5.25).orElseThrow()).isCloseTo(0.401, within(0.002));
-    assertThat(timed(null, 0.15)).as("before the brakes are on").isEmpty();
-    assertThat(timed(null, 0.1)).isEmpty();
-    assertThat(timed(30.0, 3).orElseThrow()).isCloseTo(0.401, within(0.002));
-    assertThat(timed(1.0, 5.25)).as("shorter than the brakes take to come on").isEmpty();
   }
 }

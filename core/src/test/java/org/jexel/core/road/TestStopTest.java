@@ -28,26 +28,25 @@ class TestStopTest {
    */
   @Test
   void whatAStopMeasuredCountsForTheGainUnlessNoTyreGivesIt() {
-    assertThat(measured(30.0).orElseThrow()).isCloseTo(0.401, within(0.0005));
-    assertThat(measured(9.0)).isEmpty();
-    assertThat(measured(1.0)).as("shorter than the brakes take to come on").isEmpty();
+    assertThat(share(30.0, null).orElseThrow()).isCloseTo(0.401, within(0.0005));
+    assertThat(share(9.0, null)).isEmpty();
+    assertThat(share(1.0, null)).as("shorter than the brakes take to come on").isEmpty();
   }
 
-  private static OptionalDouble measured(double metres) {
-    return new TestStop(
-            6,
-            TestStop.Way.LEVER,
-            40 / 3.6,
-            Surface.DRY_ASPHALT,
-            Outcome.FIRM,
-            metres,
-            null,
-            2400,
-            2600,
-            "")
-        .gainStop(Drag.USUAL)
-        .orElseThrow()
-        .share();
+  /**
+   * From 40 km/h in 5.25 s, 0.15 s of which the brakes take to come on: a = 11.11/5.1 = 2.179 m/s²,
+   * as in 30 m. Where both were measured, the distance counts.
+   */
+  @Test
+  void aStopThatWasTimedCountsAsOneOverItsDistance() {
+    assertThat(share(null, 5.25).orElseThrow()).isCloseTo(0.401, within(0.002));
+    assertThat(share(null, 0.15)).as("before the brakes are on").isEmpty();
+    assertThat(share(30.0, 3.0).orElseThrow()).isCloseTo(0.401, within(0.002));
+    assertThat(share(1.0, 5.25)).as("shorter than the brakes take to come on").isEmpty();
+  }
+
+  private static OptionalDouble share(@Nullable Double metres, @Nullable Double seconds) {
+    return stop(TestStop.Way.LEVER, metres, seconds).gainStop(Drag.USUAL).orElseThrow().share();
   }
 
   /**
