@@ -50,7 +50,11 @@ public record FinderView(
   static FinderView of(JobFile file, String start) {
     Diagnosis diagnosis = file.work().bench().diagnosis();
     List<Check> failing = file.work().bench().failing();
-    boolean soundBut = isSound(diagnosis) && diagnosis.doubtful().isEmpty();
+    List<Round> unread =
+        Round.of(file.work().bench().proof()).stream()
+            .filter(r -> file.work().bench().verdict(r) == Verdict.NOT_YET)
+            .toList();
+    boolean soundBut = isSound(diagnosis) && unread.isEmpty() && diagnosis.doubtful().isEmpty();
     List<Check> stale = file.work().bench().askedAgain();
     Optional<Round> wished =
         Round.of(file.work().bench().checks()).stream()
@@ -69,9 +73,7 @@ public record FinderView(
         (soundBut ? failing : diagnosis.doubtful())
             .stream().map(check -> Doubt.of(file, check)).toList(),
         BenchRows.of(file).repairs(),
-        Round.of(file.work().bench().proof()).stream()
-            .filter(r -> file.work().bench().verdict(r) == Verdict.NOT_YET)
-            .toList(),
+        unread,
         !failing.isEmpty());
   }
 
