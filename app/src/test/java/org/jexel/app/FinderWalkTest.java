@@ -103,7 +103,7 @@ class FinderWalkTest {
         + "'Fuse open: charge', 6",
     "Tail run chafed and its fuse blown, NONE, 1, 'A fuse is blown, or blows again',"
         + "'Chafed to the frame', 6",
-    "Left indicator that comes and goes, NONE, 1, 'It comes and goes. Press the plug in its socket',"
+    "Left indicator that comes and goes, NONE, 1, 'It comes and goes',"
         + "'Loose, makes and breaks: left pin', 4",
     "One side grabs, ELECTRIC, 1, 'The trailer pulls to one side when it brakes',"
         + "'Grease on the shoes: axle 1 left', 10",

@@ -160,17 +160,26 @@ class BenchController {
   }
 
   private String record(JobFile file, Map<String, String> typed) {
-    String atOnce = typed.getOrDefault("atOnce", "");
-    List<Said> words = atOnce.isEmpty() ? Said.of(file, typed) : Said.atOnce(file, typed, atOnce);
+    List<Said> words = Said.all(file, typed);
     boolean kept = true;
     for (Said said : words) {
       kept &=
-          atOnce.isEmpty()
-              ? bench.record(file, said.check(), said.word(), said.seen(), said.key())
-              : bench.recordAtOnce(file, said.check(), said.word(), said.seen(), said.key());
+          said.atOnce()
+              ? bench.recordAtOnce(file, said.check(), said.word(), said.seen(), said.key())
+              : bench.record(file, said.check(), said.word(), said.seen(), said.key());
     }
-    boolean onward = words.isEmpty() || kept && typed.getOrDefault("back", "").equals(FINDER);
-    return onward ? card(FINDER) : card(words.get(0).check().round());
+    String back = typed.getOrDefault("back", "");
+    if (words.isEmpty() || kept && back.equals(FINDER)) {
+      return card(FINDER);
+    }
+    return back(back, typed.getOrDefault("round", words.get(0).check().round()));
+  }
+
+  /** To what was being taken: on the finder's card, or in its place on the sheet. */
+  static String back(String card, String round) {
+    return card.equals(FINDER)
+        ? card(FINDER) + "&start=" + UriUtils.encode(round, UTF_8)
+        : card(round);
   }
 
   private String draft(JobFile file, Map<String, String> typed) {
@@ -179,9 +188,7 @@ class BenchController {
         .filter(said -> !said.word().equals(CheckView.of(file, said.check()).word()))
         .forEach(said -> bench.draft(file, said.check(), said.word(), said.seen(), said.key()));
     String round = words.isEmpty() ? "" : words.get(0).check().round();
-    return typed.getOrDefault("back", "").equals(FINDER)
-        ? card(FINDER) + "&start=" + UriUtils.encode(round, UTF_8)
-        : card(round);
+    return back(typed.getOrDefault("back", ""), typed.getOrDefault("round", round));
   }
 
   /** A card by its name, whose plus signs and dots may stand in an address as they are not. */

@@ -60,15 +60,19 @@ class BenchSent {
   }
 
   private Waited.Told round(JobFile file, Map<String, String> typed, Instant at) {
-    String atOnce = typed.getOrDefault("atOnce", "");
-    Reading.Source source = atOnce.isEmpty() ? Reading.Source.TYPED : Reading.Source.ROUND;
-    List<Said> words = atOnce.isEmpty() ? Said.of(file, typed) : Said.atOnce(file, typed, atOnce);
+    List<Said> words = Said.all(file, typed);
     List<String> why =
         words.stream()
             .map(
                 said ->
                     bench.waited(
-                        file, said.check(), said.word(), UnitSystem.METRIC, at, said.key(), source))
+                        file,
+                        said.check(),
+                        said.word(),
+                        UnitSystem.METRIC,
+                        at,
+                        said.key(),
+                        source(said)))
             .filter(told -> !told.taken())
             .map(Waited.Told::why)
             .toList();
@@ -76,5 +80,9 @@ class BenchSent {
       return Waited.Told.not("This round is on the sheet no more.");
     }
     return why.isEmpty() ? Waited.Told.TAKEN : Waited.Told.not(String.join(" ", why));
+  }
+
+  private static Reading.Source source(Said said) {
+    return said.atOnce() ? Reading.Source.ROUND : Reading.Source.TYPED;
   }
 }

@@ -56,14 +56,10 @@ public record FinderView(
             .toList();
     boolean soundBut = isSound(diagnosis) && unread.isEmpty() && diagnosis.doubtful().isEmpty();
     List<Check> stale = file.work().bench().askedAgain();
+    Optional<Round> told = diagnosis.next().map(next -> new Round(next.checks()));
     Optional<Round> wished =
-        Round.of(file.work().bench().checks()).stream()
-            .filter(r -> r.id().equals(start))
-            .findFirst();
-    Optional<Round> now =
-        wished
-            .or(() -> Round.of(stale).stream().findFirst())
-            .or(() -> diagnosis.next().map(next -> new Round(next.checks())));
+        told.filter(round -> round.id().equals(start)).or(() -> wished(file, start));
+    Optional<Round> now = wished.or(() -> Round.of(stale).stream().findFirst()).or(() -> told);
     return new FinderView(
         diagnosis,
         now.map(round -> RoundView.of(file, round)).orElse(null),
@@ -75,6 +71,21 @@ public record FinderView(
         BenchRows.of(file).repairs(),
         unread,
         !failing.isEmpty());
+  }
+
+  /** A round by its name; of a walk, what nobody has looked at. */
+  private static Optional<Round> wished(JobFile file, String start) {
+    List<Check> walked =
+        file.work().bench().checks().stream()
+            .filter(check -> check.round().equals(start) || check.walk().equals(start))
+            .toList();
+    List<Check> unread =
+        walked.stream()
+            .filter(check -> !file.work().bench().newest().containsKey(check.id()))
+            .toList();
+    boolean walk = walked.stream().map(Check::round).distinct().count() > 1;
+    List<Check> taken = walk && !unread.isEmpty() ? unread : walked;
+    return taken.isEmpty() ? Optional.empty() : Optional.of(new Round(taken));
   }
 
   private static boolean isSound(Diagnosis diagnosis) {
@@ -107,11 +118,11 @@ public record FinderView(
             Check.Group.BRAKES,
             Check.Group.DRIVEN,
             Check.Group.WHEELS,
-            Check.Group.MOVED)) {
+            Check.Group.TOLD)) {
       file.work().bench().checks().stream()
           .filter(FinderView::isNoticed)
           .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
-          .forEach(c -> starts.putIfAbsent(c.round(), noticed(c)));
+          .forEach(c -> starts.putIfAbsent(c.walk(), noticed(c)));
     }
     return starts;
   }
@@ -120,6 +131,7 @@ public record FinderView(
   private static boolean isNoticed(Check check) {
     return switch (check.group()) {
       case BRAKES -> !check.measure().words().isEmpty();
+      case SEEN -> check.measure() != Measure.GLOW || check.walk().equals(Round.LAMPS);
       case WHEELS -> check.measure() == Measure.GRIPPING || check.measure() == Measure.PRESSING;
       default -> true;
     };
@@ -135,8 +147,8 @@ public record FinderView(
       case PRESSING -> "The pump runs and the trailer hardly brakes";
       case PULLING -> "The trailer pulls to one side when it brakes";
       case HEAT -> "One wheel gets hotter than the others, or stays cold";
-      case MOVING -> "It comes and goes. " + new Round(List.of(check)).title();
-      case GLOW -> "Lamps glow wrongly. " + check.state();
+      case COMING -> "It comes and goes";
+      case GLOW -> "Lamps glow wrongly";
       default -> "Nothing on one pin. " + check.title();
     };
   }

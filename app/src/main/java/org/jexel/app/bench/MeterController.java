@@ -1,7 +1,5 @@
 package org.jexel.app.bench;
 
-import static java.nio.charset.StandardCharsets.UTF_8;
-
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +19,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.ModelAndView;
-import org.springframework.web.util.UriUtils;
 
 /** Takes the meter's reading into the open check, and says what the simulated one measures on. */
 @Controller
@@ -46,6 +43,7 @@ class MeterController {
       @PathVariable String ref,
       @RequestParam String checks,
       @RequestParam(defaultValue = "") String back,
+      @RequestParam(defaultValue = "") String round,
       Person person) {
     List<String> ids = Arrays.asList(checks.split(","));
     JobFile file =
@@ -58,10 +56,11 @@ class MeterController {
                   .forEach(c -> bench.meter(held, c));
               return held;
             });
-    String round = file.work().bench().check(ids.get(0)).map(Check::round).orElse("");
-    return back.equals("finder")
-        ? BenchController.card("finder") + "&start=" + UriUtils.encode(round, UTF_8)
-        : BenchController.card(round);
+    String taken =
+        round.isEmpty()
+            ? file.work().bench().check(ids.get(0)).map(Check::round).orElse("")
+            : round;
+    return BenchController.back(back, taken);
   }
 
   /** Keeps a logging meter's file, and goes on to show how its rows fit. */

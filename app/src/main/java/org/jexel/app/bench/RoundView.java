@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Objects;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
+import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
@@ -37,6 +38,23 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     return checks.get(0);
   }
 
+  /** The rounds of a walk, or this one alone. */
+  public List<RoundView> parts() {
+    return round.parts().stream()
+        .map(
+            part ->
+                new RoundView(
+                    part,
+                    checks.stream().filter(view -> part.checks().contains(view.check())).toList(),
+                    verdict))
+        .toList();
+  }
+
+  /** Whether a word was chosen for one, and nothing recorded yet. */
+  private boolean begun() {
+    return checks.stream().anyMatch(view -> !view.word().isEmpty());
+  }
+
   /** What was read: the figure, or how many words; empty while nothing was. */
   public String read(UnitSystem units) {
     List<CheckView> read = checks.stream().filter(CheckView::isRead).toList();
@@ -53,7 +71,18 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
    * not of what was odd and is looked at again.
    */
   public boolean atOnce() {
-    return round.first().measure() == Measure.GLOW && !isRead();
+    return isSaidAtOnce(round.first()) && !isRead();
+  }
+
+  /** Lamps, as they are and while a hand moves what may be loose. */
+  static boolean isSaidAtOnce(Check check) {
+    return check.measure() == Measure.GLOW || check.measure() == Measure.MOVING;
+  }
+
+  /** What that one act says. */
+  public String atOnceWords() {
+    String all = begun() ? "All the others " : "All ";
+    return all + (round.first().measure() == Measure.GLOW ? "as a sound rig shows" : "stay steady");
   }
 
   /** Whether a reading of each stands. */

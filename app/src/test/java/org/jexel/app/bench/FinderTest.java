@@ -305,6 +305,34 @@ class FinderTest {
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=hums")).doesNotContain("all at once");
   }
 
+  /** On one walk what is odd is said of its lamp, and of all the others in one act. */
+  @Test
+  void onAWalkTheOddLampsAreSaidAndTheOthersAtOnce() throws Exception {
+    String ref = electrician.newJob("Walk", "NONE", "1");
+    String odd = "word.look.left.lamp_left_rear_left";
+    Map<String, String> typed =
+        Map.of(odd, "dark", "back", "finder", "round", "look", "requestKey", "draft" + ref);
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=finder&start=look"))
+        .contains("one lamp circuit after the other", "All as a sound rig shows")
+        .contains("Tail lamps on.", "Left indicator on (judge the peak).")
+        .doesNotContain(" checked");
+    assertThat(electrician.post("/jobs/" + ref + "/bench/round/draft", typed).getRedirectedUrl())
+        .endsWith("card=finder&start=look");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=finder&start=look"))
+        .contains("All the others as a sound rig shows", " checked");
+    Map<String, String> rest = new HashMap<>(typed);
+    rest.put("atOnce", "look");
+    rest.put("requestKey", "walk" + ref);
+    electrician.post("/jobs/" + ref + "/bench/round", rest);
+    assertThat(Walker.oneLine(electrician.page("/jobs/" + ref + "/bench?card=look.left")))
+        .contains("dark", "all at once");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=look.tail")).contains("all at once");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=look.tail%2Bleft"))
+        .as("two together are another walk")
+        .doesNotContain("all at once");
+    assertThat(finder(ref)).contains("Rear lamp, left");
+  }
+
   /** A press of one key must not say that all brakes hum, nor that all lamps are bright. */
   @Test
   void everyRoundBeginsEmpty() throws Exception {

@@ -35,8 +35,8 @@ public final class Alone {
         .toList();
   }
 
-  /** Effort of a check for whoever works alone, min. */
-  public static double minutes(Check check) {
-    return check.minutes() + (needsHelper(check) ? WALK : 0);
+  /** Effort of a round for whoever works alone, min. */
+  public static double minutes(Round round) {
+    return round.minutes() + (needsHelper(round.first()) ? WALK : 0);
   }
 }

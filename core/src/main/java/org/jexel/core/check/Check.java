@@ -62,6 +62,7 @@ public record Check(
     CHARGE("Charge of the trailer’s batteries", true),
     SEEN("Seen, heard and felt", true),
     BREAKAWAY("Breakaway: pin in, out, and in again", true),
+    TOLD("Told by whoever drives it", false),
     MOVED("Moved by hand", false),
     WHEELS("At each wheel", false),
     DRUM("Drum off", false),
@@ -118,6 +119,17 @@ public record Check(
     return measure.words().isEmpty() ? key.text() : key.reading();
   }
 
+  /**
+   * Rounds of one walk are taken one after the other without going anywhere: lamps are looked at
+   * circuit by circuit, as somebody in the cab switches them on, and plug, cord and box are moved
+   * at the drawbar. What is no such walk is its round.
+   */
+  public String walk() {
+    boolean oneCircuit = probing.setup().state().on().size() == 1;
+    boolean drawbar = measure == Measure.MOVING && !probing.red().equals(Reach.LOOM.name());
+    return drawbar ? Round.DRAWBAR : measure == Measure.GLOW && oneCircuit ? Round.LAMPS : round();
+  }
+
   /** Whether the rig is not proved without it. */
   public boolean proves() {
     return group.proves();
@@ -135,7 +147,18 @@ public record Check(
           probing.red().equals(Nodes.plug(PinFunction.BRAKE))
               ? Optional.of(Face.View.PLUG_FACE)
               : Optional.empty();
-      case SUPPLY, FUSES, CHARGE, SEEN, MOVED, BOX, AT_THE_LAMP, MAGNETS, WHEELS, DRUM, DRIVEN ->
+      case TOLD,
+          SUPPLY,
+          FUSES,
+          CHARGE,
+          SEEN,
+          MOVED,
+          BOX,
+          AT_THE_LAMP,
+          MAGNETS,
+          WHEELS,
+          DRUM,
+          DRIVEN ->
           Optional.empty();
     };
   }
@@ -153,7 +176,7 @@ public record Check(
    */
   public boolean solved() {
     return switch (measure) {
-      case FUSE, WAKING, MOVING -> false;
+      case FUSE, WAKING, MOVING, COMING -> false;
       case GLOW, TURNING, HUMMING, GRIPPING -> true;
       default -> measure.words().isEmpty();
     };

@@ -47,6 +47,8 @@ final class CheckMeaning {
                   : "The trailer draws too much: something is chafed, shorted or joined to it.";
       case FUSES ->
           "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
+      case TOLD ->
+          "Nothing is found at rest, then. Move plug, cord, box and looms in turn, and watch what goes out.";
       case MOVED ->
           "It makes and breaks where your hand is: open it there, clean or renew the contact, and move it again.";
       case BREAKAWAY -> check.measure().words().isEmpty() ? pin(check, low, dead) : NOT_AS_COMPUTED;

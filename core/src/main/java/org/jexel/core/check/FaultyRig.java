@@ -47,7 +47,11 @@ public final class FaultyRig {
   private static final double SOUND = 0;
 
   private static final double BLOWN = 1;
+  private static final double COMES_AND_GOES = 2;
   private static final double BLOWS_AGAIN = 1.5;
+
+  /** What an ohmmeter puts between its leads, Ω. */
+  private static final double METER_OHMS = 1000;
 
   /** A current that goes by less than this share is steady. */
   private static final double STEADY = 0.1;
@@ -144,13 +148,33 @@ public final class FaultyRig {
     if (probing.measure() == Measure.MOVING) {
       return moves(check) ? 1 : 0;
     }
+    if (probing.measure() == Measure.COMING) {
+      return faults.stream().anyMatch(f -> f.kind() == Fault.Kind.LOOSE) ? COMES_AND_GOES : 0;
+    }
     if (AtTheWheels.tells(probing.measure())) {
       return wheels().read(probing);
     }
-    double value = probing.readOn(this::solved);
+    if (probing.measuresOhms() && isLive(probing)) {
+      return NoFigure.LIVE.si();
+    }
+    double value = probing.read(solved(probing.setup()));
     return probing.red().equals(RigNetwork.BENCH) && blowsOnTheBench(probing.setup(), value)
         ? NoFigure.BLOWN.si()
         : value;
+  }
+
+  /**
+   * Whether the unplugged trailer feeds it by itself, as a breakaway switch without its pin does.
+   * An ohmmeter loads what it is put on: what leaks back through a diode is gone under it.
+   */
+  private boolean isLive(Probing probing) {
+    Setup unplugged = Setup.rig(StateWord.UNPLUGGED);
+    if (!probing.isLive(solved(unplugged))) {
+      return false;
+    }
+    List<Fault> loaded = new ArrayList<>(standing());
+    loaded.add(new Fault(Fault.Kind.BRIDGE, probing.red(), probing.black(), METER_OHMS));
+    return probing.isLive(solvers.apply(unplugged).solve(FaultSolver.changes(whole, loaded)));
   }
 
   /**

@@ -14,6 +14,8 @@ import org.jexel.core.quantity.Phrase;
  * moves plug, cord, box and looms in turn, and an eye or ear tells what goes out with it.
  */
 final class MovedChecks {
+  private static final double A_WORD = 0.5;
+  private static final Band UNWATCHED = new Band(0, 0, 1);
   private static final double AT_HAND = 2;
   private static final double UNDER_THE_TRAILER = 6;
 
@@ -28,7 +30,7 @@ final class MovedChecks {
     }
     Setup setup = Setup.rig(on.toArray(StateWord[]::new));
     String held = held(on);
-    List<Check> checks = new ArrayList<>();
+    List<Check> checks = new ArrayList<>(List.of(told(maker)));
     for (Reach reach : Reach.values()) {
       for (PinFunction function : watched) {
         boolean brake = function == PinFunction.BRAKE;
@@ -49,6 +51,25 @@ final class MovedChecks {
       }
     }
     return checks;
+  }
+
+  /** No sound rig is expected to have been watched by anybody. */
+  private static Check told(CheckMaker maker) {
+    return maker
+        .make(
+            new CheckMaker.Words(
+                new CheckId("told", "coming"),
+                "Ask: does it come and go?",
+                Check.Group.TOLD,
+                null,
+                "Engine off. Ask whoever drives it: is it always wrong, or now and then, over bumps, in turns, in rain?",
+                "With whoever drives it",
+                "their word",
+                "–",
+                "What makes and breaks may read sound all day in the yard. A word of who saw it on the road says where to look, and proves nothing.",
+                A_WORD),
+            new Probing(Setup.rig(StateWord.UNPLUGGED), Measure.COMING, "", ""))
+        .within(UNWATCHED);
   }
 
   private static String watched(PinFunction function) {

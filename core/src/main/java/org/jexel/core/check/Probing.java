@@ -1,10 +1,8 @@
 package org.jexel.core.check;
 
-import java.util.function.Function;
 import org.jexel.core.harness.Load;
 import org.jexel.core.network.Lit;
 import org.jexel.core.network.Readout;
-import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 
@@ -47,7 +45,7 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
           Math.min(OPEN, Math.abs(ofPart() ? network.ohms(red) : network.ohms(red, black)));
       case GLOW -> Lit.scale(network.brightness(red));
       // What its rig draws, and what is loose on it, tells these: see FaultyRig.
-      case FUSE, MOVING -> 0;
+      case FUSE, MOVING, COMING -> 0;
       case WAKING -> network.volts(red, black) > AWAKE ? 1 : 0;
       case TURNING, HUMMING, GRIPPING -> works(network) ? 1 : 0;
       case ADJUSTING, LEANING, HEAT, PULLING -> IN_THE_MIDDLE;
@@ -57,15 +55,9 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
     };
   }
 
-  /**
-   * The reading on a rig whose network gives this in each setup: as {@link #read(Readout)}, and
-   * live where ohms are wanted of what the unplugged trailer feeds by itself, as a breakaway switch
-   * without its pin does.
-   */
-  public double readOn(Function<Setup, Readout> rig) {
-    return measure == Measure.OHMS && !ofPart() && live(rig.apply(Setup.rig(StateWord.UNPLUGGED)))
-        ? NoFigure.LIVE.si()
-        : read(rig.apply(setup));
+  /** Whether an ohmmeter is put between two points, which something may feed. */
+  boolean measuresOhms() {
+    return measure == Measure.OHMS && !ofPart();
   }
 
   /**
@@ -85,7 +77,8 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
     return black.isEmpty();
   }
 
-  private boolean live(Readout unplugged) {
+  /** Whether what stands between its leads drives a current through an ohmmeter. */
+  boolean isLive(Readout unplugged) {
     return Math.abs(unplugged.volts(red, black)) > LIVE;
   }
 }

@@ -5,16 +5,31 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jexel.core.harness.Spot;
 import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
 
 /**
  * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
- * wheel; all that is seen of a wheel with its drum off. A figure is a round of its own.
+ * wheel; all that is seen of a wheel with its drum off. A figure is a round of its own. Several
+ * rounds can be one {@link Check#walk walk}, and are then taken as one.
  *
- * @param checks at least one, all with one setup and place
+ * @param checks at least one, all in one place, and in one setup but for a walk
  */
 public record Round(List<Check> checks) {
+  /** The walk on which lamps are looked at circuit by circuit. */
+  public static final String LAMPS = "look";
+
+  /** The walk on which plug, cord and box are moved. */
+  static final String DRAWBAR = "moved";
+
+  /** For each further circuit on the walk of lamps, min. */
+  private static final double NEXT_CIRCUIT = 0.5;
+
+  /** For each further place on the walk along the drawbar, min. */
+  private static final double NEXT_PLACE = 1.5;
+
   public Round {
     checks = List.copyOf(checks);
   }
@@ -26,8 +41,41 @@ public record Round(List<Check> checks) {
     return rounds.values().stream().map(Round::new).toList();
   }
 
+  /** The rounds of a walk, or this one alone. */
+  public List<Round> parts() {
+    return of(checks);
+  }
+
+  private boolean isWalk() {
+    return parts().size() > 1;
+  }
+
   public String id() {
-    return first().round();
+    return isWalk() ? first().walk() : first().round();
+  }
+
+  /** What the one in the cab switches on or holds, and what a hand does, in turn. */
+  public String state() {
+    if (!isWalk()) {
+      return first().state();
+    } else if (first().measure() == Measure.MOVING) {
+      return parts().stream()
+          .skip(1)
+          .map(part -> part.reach().how())
+          .collect(Collectors.joining(" ", first().state() + " ", ""));
+    }
+    return parts().stream()
+        .map(part -> LoadedChecks.holding(part.first().probing().setup().state().on()))
+        .collect(Collectors.joining("; ", "As you call it out, one after the other: ", "."));
+  }
+
+  /** What this part of a walk is. */
+  public String heading() {
+    return first().measure() == Measure.MOVING ? title() : state();
+  }
+
+  private Reach reach() {
+    return Reach.valueOf(first().probing().red());
   }
 
   public Check first() {
@@ -42,7 +90,10 @@ public record Round(List<Check> checks) {
   /** What is done, in a few words. */
   public String title() {
     return switch (first().measure()) {
-      case GLOW -> "Look round: " + LoadedChecks.holding(first().probing().setup().state().on());
+      case GLOW ->
+          isWalk()
+              ? "Look round, one lamp circuit after the other"
+              : "Look round: " + LoadedChecks.holding(first().probing().setup().state().on());
       case TURNING -> "Turn each braked wheel by hand";
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();
@@ -56,13 +107,14 @@ public record Round(List<Check> checks) {
       case TYRE -> "Gauge the tyres";
       case HEAT -> "Feel each drum after gentle stops";
       case LININGS -> "Take the drum off: " + first().key().spot().map(Spot::wheelLabel).orElse("");
-      case MOVING -> Reach.valueOf(first().probing().red()).act();
+      case MOVING -> isWalk() ? "Move plug, cord and box joints in turn" : reach().act();
       default -> first().title();
     };
   }
 
   /** Effort without the way there, min. */
   public double minutes() {
-    return first().minutes();
+    double next = first().measure() == Measure.MOVING ? NEXT_PLACE : NEXT_CIRCUIT;
+    return first().minutes() + (parts().size() - 1) * next;
   }
 }

@@ -10,6 +10,8 @@ import java.util.Set;
 import java.util.function.Predicate;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
+import org.jexel.core.quantity.Measure;
 
 /**
  * The check with the greatest expected drop of entropy for each minute, minutes for moving included
@@ -30,6 +32,12 @@ final class NextCheck {
 
   /** What slips of the eye leave of a round's worth. */
   private static final double WORDS_TRUE = 0.9;
+
+  /**
+   * What drivers leave of what they are asked: the information in their word, by the shares of
+   * {@link Likelihood} where three of ten faults come and go, 0.30 of 0.88 bit.
+   */
+  private static final double TOLD_TRUE = 0.34;
 
   private final List<Check> checks;
   private final Set<Integer> closed;
@@ -88,26 +96,30 @@ final class NextCheck {
   }
 
   private Diagnosis.Next next(List<Integer> round, double gain, List<Row> leaders) {
-    Check first = checks.get(round.get(0));
-    double effort = alone ? Alone.minutes(first) : first.minutes();
-    double minutes = effort + (first.place().equals(standing) ? 0 : MOVING);
-    return new Diagnosis.Next(
-        round.stream().map(checks::get).toList(), gain, minutes, between(round, leaders));
+    Round taken = new Round(round.stream().map(checks::get).toList());
+    double effort = alone ? Alone.minutes(taken) : taken.minutes();
+    double minutes = effort + (taken.first().place().equals(standing) ? 0 : MOVING);
+    return new Diagnosis.Next(taken.checks(), gain, minutes, between(round, leaders));
   }
 
   private static double worth(Diagnosis.Next next) {
     return next.gain() / (next.minutes() + ATTENTION);
   }
 
-  /** What can still be taken: places of the checks of each round. */
+  /** What can still be taken: places of the checks of each round, or of each walk. */
   private Collection<List<Integer>> rounds() {
     Map<String, List<Integer>> rounds = new LinkedHashMap<>();
     for (int c = 0; c < checks.size(); c++) {
       if (!closed.contains(c) && offered.test(checks.get(c))) {
-        rounds.computeIfAbsent(checks.get(c).round(), r -> new ArrayList<>()).add(c);
+        rounds.computeIfAbsent(trip(checks.get(c)), r -> new ArrayList<>()).add(c);
       }
     }
     return rounds.values();
+  }
+
+  /** Nobody calls out to an empty cab: what has to be held there is a round of its own. */
+  private String trip(Check check) {
+    return alone && Alone.needsHelper(check) ? check.round() : check.walk();
   }
 
   /** The leading group and the first that this round tells from it. */
@@ -145,8 +157,11 @@ final class NextCheck {
         heaps.set(at, heaps.get(at) + shares[i]);
       }
     }
-    boolean words = !checks.get(round.get(0)).measure().words().isEmpty();
-    return (words ? WORDS_TRUE : 1) * entropy(heaps);
+    return trust(checks.get(round.get(0)).measure()) * entropy(heaps);
+  }
+
+  private static double trust(Measure measure) {
+    return measure == Measure.COMING ? TOLD_TRUE : measure.words().isEmpty() ? 1 : WORDS_TRUE;
   }
 
   private boolean apart(Row one, Row two, List<Integer> round) {

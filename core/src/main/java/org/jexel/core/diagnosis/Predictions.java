@@ -158,7 +158,8 @@ public final class Predictions {
   private Row underTheHand(Row off, Row made) {
     double[] means = off.means().clone();
     for (int c = 0; c < means.length; c++) {
-      if (checks.get(c).measure() == Measure.MOVING) {
+      Measure measure = checks.get(c).measure();
+      if (measure == Measure.MOVING || measure == Measure.COMING) {
         means[c] = made.means()[c];
       }
     }

@@ -273,14 +273,9 @@ public final class FaultCatalog {
             Trouble.EXCHANGED,
             both);
         if (one != PinFunction.EARTH && two != PinFunction.EARTH) {
-          list.add(
-              Fault.between(Fault.Kind.BRIDGE, Nodes.box(one), Nodes.box(two)),
-              Trouble.TOUCH,
-              both);
-          list.add(
-              Fault.between(Fault.Kind.BRIDGE, Nodes.socket(one), Nodes.socket(two)),
-              Trouble.TOUCH_AT_SOCKET,
-              both);
+          list.touching(Nodes.box(one), Nodes.box(two), new FaultFamily(Trouble.TOUCH, both));
+          list.touching(
+              Nodes.socket(one), Nodes.socket(two), new FaultFamily(Trouble.TOUCH_AT_SOCKET, both));
         }
       }
     }

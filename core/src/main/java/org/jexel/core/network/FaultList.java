@@ -29,6 +29,9 @@ final class FaultList {
   private static final double LEAST_LOSS_OF_BRAKES = 0.2;
   private static final double GREATEST_LOSS = 0.9;
 
+  /** Between two conductors that touch, Ω. */
+  private static final double[] TOUCH_OHMS = {0.06, 0.3};
+
   /** What passes between coupler and ball, Ω. */
   private static final double[] BALL_OHMS = {0.25, 1, 4, 16, 64, 256};
 
@@ -94,6 +97,17 @@ final class FaultList {
   void graded(Fault.Kind kind, String part, double[] amounts, FaultFamily family) {
     for (double amount : amounts) {
       add(Fault.of(kind, part, amount), family, OptionalDouble.empty(), weight / amounts.length);
+    }
+  }
+
+  /** Two conductors that touch, hard or through grease and strands. */
+  void touching(String one, String two, FaultFamily family) {
+    for (double ohms : TOUCH_OHMS) {
+      add(
+          new Fault(Fault.Kind.BRIDGE, one, two, ohms),
+          family,
+          OptionalDouble.empty(),
+          weight / TOUCH_OHMS.length);
     }
   }
 

@@ -29,7 +29,7 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
       case DRAWS, MAGNETS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
       case FLAT, LOW -> ", " + Measure.VOLTS.text(fault.amount(), units);
       case ON_BALL -> ", the ball carries through " + Measure.OHMS.text(fault.amount(), units);
-      case SHORT, PULLED -> ", " + Measure.OHMS.text(fault.amount(), units);
+      case SHORT, BRIDGE, PULLED -> ", " + Measure.OHMS.text(fault.amount(), units);
       default -> "";
     };
   }
@@ -40,7 +40,7 @@ public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, 
       return family.key() + "@" + Math.round(100 * loses.getAsDouble());
     }
     return switch (fault.kind()) {
-      case DRAWS, MAGNETS, FLAT, LOW, SHORT, PULLED, ON_BALL ->
+      case DRAWS, MAGNETS, FLAT, LOW, SHORT, BRIDGE, PULLED, ON_BALL ->
           family.key() + "@" + Math.round(100 * fault.amount());
       default -> family.key();
     };

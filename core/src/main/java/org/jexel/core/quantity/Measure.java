@@ -66,6 +66,8 @@ public enum Measure {
   TURNING("turns freely", "drags"),
   /** What lamps and brakes do while a hand moves what may be loose. */
   MOVING("stays steady", "makes and breaks"),
+  /** What whoever drives it tells of a fault that may not show today. */
+  COMING("always the same", "nobody can say", "comes and goes"),
   /** What a controller does when the pedal goes down. */
   WAKING("stays asleep", "wakes"),
   /** What the ear says of a magnet. */

@@ -134,6 +134,9 @@ class FaultyRigTest {
     assertThat(read("moved.loom.tail", splice)).isEqualTo(1);
     assertThat(read("moved.loom.left", splice)).isZero();
     assertThat(read("moved.loom.tail")).isZero();
+    assertThat(read("told.coming", splice)).isEqualTo(2);
+    assertThat(read("told.coming", Fault.of(Fault.Kind.OPEN, "joint_tail_front_left"))).isZero();
+    assertThat(read("told.coming")).isZero();
   }
 
   /** What is broken already goes out no more. */
@@ -182,5 +185,25 @@ class FaultyRigTest {
         .isLessThan(0.1);
     assertThat(read("breakaway.pulled", Fault.of(Fault.Kind.LOW, "breakaway_battery", 9.6)))
         .isBetween(7.0, 10.0);
+  }
+
+  /**
+   * The core of the left lamps on the charge stud: what leaks back from the box's battery through
+   * its diode stands on a voltmeter, and is gone under an ohmmeter. Without its diode it is live.
+   */
+  @Test
+  void whatLeaksThroughADiodeIsNotLive() {
+    Rig rig = Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6, RigField.LAMP_TECHNOLOGY, "LED");
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Fault exchanged = Fault.between(Fault.Kind.EXCHANGED, "wire_cord_left", "wire_cord_charge");
+    assertThat(read(rig, harness, "dead.left", exchanged)).isEqualTo(NoFigure.OPEN.si());
+    assertThat(
+            read(
+                rig,
+                harness,
+                "dead.left",
+                exchanged,
+                Fault.of(Fault.Kind.BYPASSED, "diode_breakaway")))
+        .isEqualTo(NoFigure.LIVE.si());
   }
 }

@@ -52,6 +52,7 @@ class SheetLinesTest {
         .isEqualTo(
             Map.ofEntries(
                 Map.entry("supply", 1L),
+                Map.entry("told", 1L),
                 Map.entry("socket", 3L),
                 Map.entry("fuse", 3L),
                 // Plug, cord, box and looms moved, with an eye on tail, left and right.
@@ -127,6 +128,51 @@ class SheetLinesTest {
         .filter(c -> c.round().equals(round))
         .map(c -> c.key().part())
         .toList();
+  }
+
+  /** On the sheet each circuit is a round; on one walk they are taken one after the other. */
+  @Test
+  void lampsAreLookedAtCircuitByCircuitOnOneWalk() {
+    List<Check> lamps = sheet(BRAKED).stream().filter(c -> c.walk().equals(Round.LAMPS)).toList();
+    Round walk = new Round(lamps);
+    assertThat(walk.id()).isEqualTo("look");
+    assertThat(walk.parts())
+        .extracting(Round::id)
+        .containsExactly("look.tail", "look.left", "look.right");
+    assertThat(walk.title()).isEqualTo("Look round, one lamp circuit after the other");
+    assertThat(walk.state())
+        .isEqualTo(
+            "As you call it out, one after the other: tail lamps on; left indicator on (judge the peak); right indicator on (judge the peak).");
+    assertThat(walk.minutes()).isEqualTo(2.5);
+    Round left = walk.parts().get(1);
+    assertThat(left.parts()).containsExactly(left);
+    assertThat(left.state()).isEqualTo("Left indicator on (judge the peak).");
+    assertThat(left.minutes()).isEqualTo(1.5);
+    assertThat(sheet(BRAKED))
+        .filteredOn(c -> c.walk().equals("look.tail+stop"))
+        .allMatch(c -> c.round().equals("look.tail+stop"))
+        .isNotEmpty();
+    assertThat(sheet(BRAKED))
+        .filteredOn(c -> c.measure() != Measure.GLOW && c.measure() != Measure.MOVING)
+        .allMatch(c -> c.walk().equals(c.round()));
+  }
+
+  @Test
+  void plugCordAndBoxAreMovedInTurnAtTheDrawbar() {
+    List<Check> moved = sheet(BRAKED).stream().filter(c -> c.walk().equals("moved")).toList();
+    Round walk = new Round(moved);
+    assertThat(walk.parts())
+        .extracting(Round::heading)
+        .containsExactly(
+            "Press the plug in its socket",
+            "Bend the cord from end to end",
+            "Press each joint in the box");
+    assertThat(walk.title()).isEqualTo("Move plug, cord and box joints in turn");
+    assertThat(walk.state())
+        .startsWith("Tail lamps on")
+        .contains("draw at it. Bend", "Press and turn");
+    assertThat(walk.minutes()).isEqualTo(5);
+    assertThat(check(BRAKED, "moved.loom.tail").walk()).isEqualTo("moved.loom");
   }
 
   @Test
@@ -274,9 +320,9 @@ class SheetLinesTest {
 
   @Test
   void aloneThePedalAndTheLeverCostAWalk() {
-    assertThat(Alone.minutes(check(BRAKED, "brake.volts"))).isEqualTo(7);
-    assertThat(Alone.minutes(check(BRAKED, "brake.rest"))).isEqualTo(1);
-    assertThat(Alone.minutes(check(BRAKED, "wakes.controller"))).isEqualTo(1);
+    assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "brake.volts"))))).isEqualTo(7);
+    assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "brake.rest"))))).isEqualTo(1);
+    assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "wakes.controller"))))).isEqualTo(1);
   }
 
   /** 0.5 % and two digits; ohms above a kilohm are shown in tens. */

@@ -64,7 +64,13 @@ class LikelihoodTest {
     "MOVING, 1, 1, 0.9",
     "MOVING, 1, 0, 0.1",
     "MOVING, 0, 1, 0.0002",
-    "MOVING, 0, 0, 0.9998"
+    "MOVING, 0, 0, 0.9998",
+    "COMING, 0, 0, 0.65",
+    "COMING, 0, 1, 0.27",
+    "COMING, 0, 2, 0.08",
+    "COMING, 2, 0, 0.10",
+    "COMING, 2, 1, 0.25",
+    "COMING, 2, 2, 0.65"
   })
   void whatIsSaidOfWhatThereIs(Measure measure, double truth, double said, double share) {
     assertThat(Likelihood.word(measure, truth, said, 1)).isCloseTo(share, within(2e-4));

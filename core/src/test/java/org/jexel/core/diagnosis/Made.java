@@ -6,9 +6,12 @@ import org.jexel.core.braking.BrakeCondition;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
+import org.jexel.core.check.Probing;
+import org.jexel.core.check.Setup;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultFamily;
 import org.jexel.core.network.KnownFault;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 
@@ -28,6 +31,26 @@ final class Made {
 
   static Check check(
       CheckId key, Check.Group group, String place, Measure measure, Band band, double minutes) {
+    Probing nowhere = new Probing(Setup.rig(), measure, "", "");
+    return check(key, group, place, measure, band, minutes, nowhere);
+  }
+
+  /** A lamp that is bright on a sound rig, looked at with these on. */
+  static Check lamp(String id, StateWord... on) {
+    CheckId key = new CheckId("look." + id, id);
+    Band bright = new Band(3, 3, 3);
+    Probing look = new Probing(Setup.rig(on), Measure.GLOW, "", "");
+    return check(key, Check.Group.SEEN, "round the rig", Measure.GLOW, bright, 1.5, look);
+  }
+
+  private static Check check(
+      CheckId key,
+      Check.Group group,
+      String place,
+      Measure measure,
+      Band band,
+      double minutes,
+      Probing probing) {
     return new Check(
         key,
         key.text(),
@@ -43,7 +66,7 @@ final class Made {
         new Sum("", "", List.of(), 0, measure),
         List.of(),
         minutes,
-        null);
+        probing);
   }
 
   /** The same, taken elsewhere or longer. */

@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.junit.jupiter.api.Test;
 
@@ -21,6 +22,7 @@ class NextCheckTest {
   private double[] shares = {0.25, 0.25, 0.25, 0.25};
   private Set<Integer> seen = Set.of();
   private String standing = "at the box";
+  private boolean alone;
   private Predicate<Check> offered = check -> true;
 
   /** Rows by what each reads at every check, of 0.1 V. */
@@ -36,7 +38,7 @@ class NextCheckTest {
   }
 
   private Optional<Diagnosis.Next> next() {
-    return new NextCheck(checks, rows, shares, seen, standing, false, offered).choose(rows);
+    return new NextCheck(checks, rows, shares, seen, standing, alone, offered).choose(rows);
   }
 
   private String id() {
@@ -111,6 +113,39 @@ class NextCheckTest {
     rows(new double[] {3, 3}, new double[] {0, 3}, new double[] {3, 0}, new double[] {0, 0});
     assertThat(next().orElseThrow().checks()).containsExactly(left, right);
     assertThat(next().orElseThrow().gain()).isCloseTo(0.9 * 2, within(1e-9));
+  }
+
+  /** Circuit after circuit on one walk, half a minute more for each; two together by themselves. */
+  @Test
+  void lampsOfOneCircuitAfterTheOtherAreOneWalk() {
+    Check tail = Made.lamp("tail", StateWord.TAIL);
+    Check left = Made.lamp("left", StateWord.LEFT);
+    Check stop = Made.lamp("stop", StateWord.STOP);
+    Check both = Made.lamp("both", StateWord.TAIL, StateWord.LEFT);
+    checks.addAll(List.of(tail, left, stop, both));
+    rows(
+        new double[] {3, 3, 3, 3},
+        new double[] {0, 3, 3, 3},
+        new double[] {3, 0, 3, 3},
+        new double[] {3, 3, 0, 0});
+    standing = "round the rig";
+    assertThat(next().orElseThrow().checks()).containsExactly(tail, left, stop);
+    assertThat(next().orElseThrow().minutes()).isEqualTo(2.5);
+    seen = Set.of(0);
+    assertThat(next().orElseThrow().checks()).containsExactly(left, stop);
+    alone = true;
+    assertThat(next().orElseThrow().checks()).as("nobody holds the pedal").containsExactly(left);
+    seen = Set.of(0, 1, 3);
+    assertThat(next().orElseThrow().minutes()).as("with a prop, and the walk").isEqualTo(5.5);
+  }
+
+  /** Of a driver's word about a third is left: 0.34 of one bit. */
+  @Test
+  void whatADriverTellsIsWorthLess() {
+    checks.add(Made.check(new CheckId("told", "coming"), Measure.COMING, 0, 1));
+    rows(new double[] {0}, new double[] {2});
+    shares = new double[] {0.5, 0.5};
+    assertThat(next().orElseThrow().gain()).isCloseTo(0.34, within(1e-9));
   }
 
   /** 0.003 bit is what a walk must tell: a share of 2·10⁻⁴ tells 0.0027, of 3·10⁻⁴ 0.0039. */

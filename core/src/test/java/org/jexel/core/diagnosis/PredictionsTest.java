@@ -104,13 +104,17 @@ class PredictionsTest {
     assertThat(open.broken()).isNull();
     assertThat(loose.broken()).isNotNull();
     int moved = 0;
+    int told = 0;
     for (int c = 0; c < CHECKS.size(); c++) {
-      boolean byHand = CHECKS.get(c).measure() == Measure.MOVING;
+      Measure measure = CHECKS.get(c).measure();
+      boolean byHand = measure == Measure.MOVING || measure == Measure.COMING;
       double off = loose.broken().means()[c];
       assertThat(off).as(CHECKS.get(c).id()).isEqualTo((byHand ? loose : open).means()[c]);
       assertThat(byHand || loose.means()[c] == healthy.means()[c]).isTrue();
       moved += byHand && off == 1 ? 1 : 0;
+      told += byHand && off == 2 ? 1 : 0;
     }
+    assertThat(told).isEqualTo(1);
     assertThat(moved).isPositive();
   }
 

@@ -69,6 +69,8 @@ public final class JudgedFinder {
       Netlist whole = Yard.whole(rig, harness);
       Mischief mischief = Mischief.draw(whole, dice);
       long lying = dice.nextLong();
+      // Of its own, so that another finder meets the same rigs.
+      Random noise = new Random(dice.nextLong());
       Yard yard = Yard.of(rig, harness, mischief, lying);
       List<Check> checks = Stand.checks(rig, harness);
       Yard sound = new Yard(rig, harness, net -> net, lying);
@@ -79,7 +81,7 @@ public final class JudgedFinder {
       Tally own = kinds.computeIfAbsent(mischief.kind(), k -> new Tally());
       Tally[] tallies = proof ? new Tally[] {own, total} : new Tally[] {closer};
       try {
-        search(Predictions.of(rig, harness, checks), yard, whole, mischief, dice, tell, tallies);
+        search(Predictions.of(rig, harness, checks), yard, whole, mischief, noise, tell, tallies);
       } catch (IllegalStateException unsolved) {
         leftOut++;
       }
@@ -272,16 +274,17 @@ public final class JudgedFinder {
       Harness harness = Stand.harness(rig);
       List<Check> checks = Stand.checks(rig, harness);
       Yard yard = new Yard(rig, harness, net -> net, dice.nextLong());
+      Random noise = new Random(dice.nextLong());
       Predictions predictions = Predictions.of(rig, harness, checks);
       List<Diagnosis.Seen> seen = new ArrayList<>();
       checks.stream()
           .filter(Check::proves)
-          .forEach(check -> seen.addAll(readTwice(yard, check, dice)));
+          .forEach(check -> seen.addAll(readTwice(yard, check, noise)));
       Diagnosis now = Diagnosis.of(predictions, seen);
       atOnce += isSound(now) ? 1 : 0;
       for (int more = 0; more < MORE && !sure(now) && now.next().isPresent(); more++) {
         for (Check check : now.next().get().checks()) {
-          seen.add(new Diagnosis.Seen(check.id(), yard.read(check, dice)));
+          seen.add(new Diagnosis.Seen(check.id(), yard.read(check, noise)));
         }
         now = Diagnosis.of(predictions, seen);
       }

@@ -54,7 +54,7 @@ final class JudgedPairs {
                 Predictions.of(rig, harness, checks),
                 whole,
                 left,
-                dice,
+                new Random(dice.nextLong()),
                 now -> new Yard(rig, harness, together(now), lying));
         wrong += astray ? 1 : 0;
       } catch (IllegalStateException unsolved) {
