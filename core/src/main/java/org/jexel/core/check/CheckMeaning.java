@@ -22,6 +22,13 @@ final class CheckMeaning {
     if (NoFigure.of(check.measure(), reading).equals(Optional.of(NoFigure.LIVE))) {
       return "The circuit is live with the plug out: something on the trailer feeds it, such as a breakaway switch without its pin. Ohms mean nothing until that is found.";
     }
+    if (check.group() == Check.Group.AT_THE_LAMP && check.measure() == Measure.AMPS) {
+      return dead
+          ? "It draws nothing: burnt out or open, if volts stand across it."
+          : low
+              ? "It draws too little: volts are lost on the way, or it is not the one that was planned."
+              : "It draws too much: shorted inside, or not the one that was planned.";
+    }
     return switch (check.group()) {
       case LOADED, BOX, AT_THE_LAMP ->
           dead

@@ -179,6 +179,20 @@ final class LoadedChecks {
         Lead.back(load),
         Lead.box(PinFunction.EARTH),
         UNDER);
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                CheckId.of("draws", load),
+                "Current of " + which,
+                Check.Group.AT_THE_LAMP,
+                load.function(),
+                state,
+                "At the lamp, one of its wires off",
+                "meter in line, 10 A range",
+                "–",
+                "On the right volts a lamp of other watts, or of another kind, draws another current. What is stamped on a bulb tells the same.",
+                UNDER),
+            new Probing(setup, Measure.AMPS, Nodes.wire(load.feed()), "")));
   }
 
   private void magnet(Load load) {

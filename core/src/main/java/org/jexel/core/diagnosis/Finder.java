@@ -66,7 +66,7 @@ final class Finder {
             predicted.checks(), rows, shares, closed, readings.standing(), alone, offered);
     // What is odd is settled first where nothing else is left to settle it.
     Optional<Diagnosis.Next> again =
-        readings.readOnce(doubtful).stream().findFirst().map(place -> next.of(place, leaders));
+        readings.odd(doubtful).stream().findFirst().map(place -> next.of(place, leaders));
     return new Diagnosis(
         told, fits, unlisted, doubtful, again.isPresent() ? again : next.choose(leaders));
   }

@@ -112,13 +112,14 @@ final class Readings {
 
   /** What fails, was read once, and is a slip if this is so: worth another look. */
   List<Integer> slips(Row row) {
-    return readOnce(failingUnder(row));
+    return odd(failingUnder(row));
   }
 
-  List<Integer> readOnce(List<Check> checks) {
+  /** Of these, what fails on its band and was read once: to read again what holds tells nothing. */
+  List<Integer> odd(List<Check> checks) {
     return checks.stream()
         .map(check -> predicted.place(check.id()))
-        .filter(place -> Must.have(seen, place).times() == 1)
+        .filter(place -> Must.have(seen, place).fails() && Must.have(seen, place).times() == 1)
         .toList();
   }
 

@@ -64,6 +64,7 @@ class SheetLinesTest {
                 Map.entry("continuity", 11L),
                 Map.entry("earthed", 9L),
                 Map.entry("lamp", 11L),
+                Map.entry("draws", 11L),
                 Map.entry("return", 11L),
                 // Eleven by tail; the four rear ones in each of five other states.
                 Map.entry("look", 34L)));
