@@ -59,7 +59,7 @@ final class MovedChecks {
         .make(
             new CheckMaker.Words(
                 new CheckId("told", "coming"),
-                "Ask: does it come and go?",
+                "Ask whether it comes and goes",
                 Check.Group.TOLD,
                 null,
                 "Engine off. Ask whoever drives it: is it always wrong, or now and then, over bumps, in turns, in rain?",

@@ -69,6 +69,12 @@ public record Round(List<Check> checks) {
         .collect(Collectors.joining("; ", "As you call it out, one after the other: ", "."));
   }
 
+  /** Where to stand, or along what to go. */
+  public String place() {
+    boolean along = isWalk() && first().measure() == Measure.MOVING;
+    return along ? "Along the drawbar, from the connector to the box" : first().place();
+  }
+
   /** What this part of a walk is. */
   public String heading() {
     return first().measure() == Measure.MOVING ? title() : state();

@@ -26,6 +26,9 @@ class CheckMeaningTest {
         "brake.resistance; 1.6; magnet or a wheel's joint",
         "brake.volts; 0.2; controller's output",
         "brake.volts; 8.0; volts are lost",
+        "draws.lamp_tail_plate; 0.0; burnt out",
+        "draws.lamp_tail_plate; 0.2; too little",
+        "draws.lamp_tail_plate; 0.9; too much",
         "brake.amps; 7.0; magnet is off",
         "brake.amps; 22.0; shorted"
       })

@@ -172,6 +172,8 @@ class SheetLinesTest {
     assertThat(walk.state())
         .startsWith("Tail lamps on")
         .contains("draw at it. Bend", "Press and turn");
+    assertThat(walk.place()).isEqualTo("Along the drawbar, from the connector to the box");
+    assertThat(walk.parts().get(0).place()).isEqualTo("At the connector");
     assertThat(walk.minutes()).isEqualTo(5);
     assertThat(check(BRAKED, "moved.loom.tail").walk()).isEqualTo("moved.loom");
   }

@@ -240,6 +240,21 @@ class FinderTest {
     assertThat(corrected.next()).isEmpty();
   }
 
+  /** Nothing explains both; the one that fails was read twice, and the other one holds. */
+  @Test
+  void whatHoldsIsNotReadAgainToFindOut() {
+    row(Made.healthy(1), 12.5, 12.5);
+    row(Made.open("both", 1), 6, 6);
+    read("a", 6);
+    read("b", 12.5);
+    assertThat(find().fits()).isFalse();
+    assertThat(find().doubtful()).extracting(Check::id).contains("a.box", "b.box");
+    assertThat(find().next().orElseThrow().first().key().reading()).isEqualTo("a");
+    read("a", 6);
+    assertThat(find().fits()).isFalse();
+    assertThat(find().next()).isEmpty();
+  }
+
   /** While more of the proof is open, it comes when it tells most for its minutes. */
   @Test
   void anOddWordIsLookedAtAgainWhereNothingElseWouldTellMore() {

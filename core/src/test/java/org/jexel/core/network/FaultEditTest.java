@@ -171,7 +171,7 @@ class FaultEditTest {
             "A lamp of the other kind: Plate lamp, left, tail",
             "Feeds exchanged at the lamp: Rear lamp, left, tail and indicator",
             "Feed and return exchanged: tail, left, towards Plate lamp, left",
-            "Feeds touch in the lamp: Rear lamp, right, tail and indicator",
+            "Feeds touch in the lamp, 0.05 Ω: Rear lamp, right, tail and indicator",
             "Burnt out: the vehicle's own lamps, tail");
     Rig module = Rigs.twoAxles(RigField.LAMP_FEED, "MODULE");
     assertThat(FaultCatalog.of(module, HarnessPlanner.plan(module, WireSize.GAUGES)))
