@@ -65,7 +65,7 @@ class DiagnosisApi {
   record Suspect(
       List<String> faults, double probability, List<String> explains, List<String> against) {}
 
-  /** What to read next: one check, or all of a round. */
+  /** What to read next: one check, or all of a round or walk; each in the state that it names. */
   record NextCheck(List<String> checks, String title, double minutes, double bits) {}
 
   /**
@@ -105,7 +105,8 @@ class DiagnosisApi {
       description =
           "Readings stand in the order in which they were taken, a check that was read twice with"
               + " both: the last one counts, and weighs more where the one before was the same. What"
-              + " is odd is asked for once more.")
+              + " is odd is asked for once more. Checks that are asked for together are taken on one"
+              + " walk, each in its own state.")
   @PostMapping("/api/jobs/{ref}/diagnosis")
   Answer diagnosis(
       @PathVariable String ref, @RequestBody Asked asked, @Parameter(hidden = true) Person person) {
