@@ -1,0 +1,3 @@
+/** The application's start, and nothing else: every room has a package of its own. */
+@org.jspecify.annotations.NullMarked
+package org.jexel.app;
