@@ -7,6 +7,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
@@ -74,15 +75,17 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     return isSaidAtOnce(round.first()) && !isRead();
   }
 
-  /** Lamps, as they are and while a hand moves what may be loose. */
+  /** Lamps, as they are and while a hand moves what may be loose; of brakes each is said. */
   static boolean isSaidAtOnce(Check check) {
-    return check.measure() == Measure.GLOW || check.measure() == Measure.MOVING;
+    boolean seen = check.measure() == Measure.GLOW || check.measure() == Measure.MOVING;
+    return seen && check.function() != PinFunction.BRAKE;
   }
 
   /** What that one act says. */
   public String atOnceWords() {
-    String all = begun() ? "All the others " : "All ";
-    return all + (round.first().measure() == Measure.GLOW ? "as a sound rig shows" : "stay steady");
+    boolean lit = round.first().measure() == Measure.GLOW;
+    return (begun() ? "All the others " : "All ")
+        + (lit ? "as a sound rig shows" : "that I see stay steady");
   }
 
   /** Whether a reading of each stands. */

@@ -333,6 +333,18 @@ class FinderTest {
     assertThat(finder(ref)).contains("Rear lamp, left");
   }
 
+  /** What the ear tells of brakes is said one by one, on a walk as well. */
+  @Test
+  void onAWalkAlongTheDrawbarBrakesAreNotSaidAtOnce() throws Exception {
+    String ref = electrician.newJob("Drawbar", "ELECTRIC", "1");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=finder&start=moved"))
+        .contains("All that I see stay steady", "from the connector to the box");
+    electrician.post(
+        "/jobs/" + ref + "/bench/round", Map.of("atOnce", "moved", "requestKey", "drawbar" + ref));
+    String left = electrician.page("/jobs/" + ref + "/bench?card=finder&start=moved");
+    assertThat(left).contains("word.moved.plug.brake").doesNotContain("word.moved.plug.tail");
+  }
+
   /** A press of one key must not say that all brakes hum, nor that all lamps are bright. */
   @Test
   void everyRoundBeginsEmpty() throws Exception {

@@ -23,6 +23,7 @@ import org.jexel.core.quantity.Verdict;
 /** What was read, as the rig is left; and what was found wrong before, with what became of it. */
 final class ReadingsTold {
   private static final String SOUND = "as computed";
+  private static final String MOSTLY = ", of some said all at once";
 
   private final JobRecord record;
   private final BenchWork bench;
@@ -135,10 +136,10 @@ final class ReadingsTold {
             .filter(check -> bench.verdict(check) == Verdict.FAILS)
             .map(check -> check.title() + ": " + text(check))
             .collect(Collectors.joining("; "));
-    boolean atOnce = read.stream().allMatch(check -> newest(check).atOnce());
+    long atOnce = read.stream().filter(check -> newest(check).atOnce()).count();
+    String one = atOnce == 0 ? "" : atOnce == read.size() ? ", said of all at once" : MOSTLY;
     boolean simulated = read.stream().anyMatch(check -> newest(check).simulated());
-    String sound =
-        SOUND + (atOnce ? ", said of all at once" : "") + (simulated ? Taken.PRACTISED : "");
+    String sound = SOUND + one + (simulated ? Taken.PRACTISED : "");
     return other.isEmpty() ? sound : other;
   }
 

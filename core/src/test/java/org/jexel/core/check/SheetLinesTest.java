@@ -178,6 +178,16 @@ class SheetLinesTest {
     assertThat(check(BRAKED, "moved.loom.tail").walk()).isEqualTo("moved.loom");
   }
 
+  /** It is weighed where a fault is looked for, and no station fails on it. */
+  @Test
+  void aDriversWordIsToBeWatchedAtMost() {
+    Check told = check(BRAKED, "told.coming");
+    assertThat(told.proves()).isFalse();
+    assertThat(told.band().judge(0)).isEqualTo(Verdict.HOLDS);
+    assertThat(told.band().judge(1)).isEqualTo(Verdict.HOLDS);
+    assertThat(told.band().judge(2)).isEqualTo(Verdict.WATCH);
+  }
+
   @Test
   void anActuatorIsHeardAsAPumpAndOneWheelStandsForAll() {
     Rig rig =

@@ -111,4 +111,14 @@ class BenchWorkTest {
     }
     assertThat(bench(rig).failing()).hasSize(2);
   }
+
+  /** A repair unsays the driver's word, and nobody has driven it since. */
+  @Test
+  void aDriversWordIsNotAskedAgainInTheYard() {
+    say("told.coming", 2, false, false);
+    Instant now = readings.get(readings.size() - 1).at();
+    repairs.add(new Mended("", List.of("told.coming", DARK), now, "Bo"));
+    assertThat(bench().newest()).doesNotContainKey("told.coming");
+    assertThat(bench().askedAgain()).extracting(Check::id).containsExactly(DARK);
+  }
 }

@@ -266,7 +266,8 @@ class ReportWriterTest {
     say(dark.id(), 0, false, true);
     assertThat(round(round.title())).contains(dark.title() + ": dark, simulated meter");
     say(dark.id(), (int) dark.band().expected(), false, true);
-    assertThat(round(round.title())).contains("as computed, simulated meter");
+    assertThat(round(round.title()))
+        .contains("as computed, of some said all at once, simulated meter");
     assertThat(section("Found wrong on the way").rows())
         .singleElement()
         .satisfies(
