@@ -32,7 +32,7 @@ class BenchRoom implements StationRoom {
 
   @Override
   public BenchRows rows(Job job) {
-    return new BenchRows(readings.ofJob(job.id()), repairs.ofJob(job.id()));
+    return BenchRows.of(readings.ofJob(job.id()), repairs.ofJob(job.id()));
   }
 
   @Override

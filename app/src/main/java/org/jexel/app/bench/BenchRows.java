@@ -1,7 +1,11 @@
 package org.jexel.app.bench;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.StationRows;
 import org.jexel.app.job.StoredRow;
@@ -13,10 +17,26 @@ import org.jexel.core.quantity.Phrase;
  * Readings and repairs, oldest first.
  *
  * @param readings every one, corrected ones too
+ * @param keys by which a repeated post is known; of every reading, left out or not
  */
-record BenchRows(List<Reading> readings, List<Repair> repairs) implements StationRows {
+record BenchRows(List<Reading> readings, List<Repair> repairs, Set<String> keys)
+    implements StationRows {
+  static BenchRows of(List<Reading> readings, List<Repair> repairs) {
+    Set<String> keys = readings.stream().map(Reading::requestKey).collect(Collectors.toSet());
+    return new BenchRows(readings, repairs, keys);
+  }
+
   static BenchRows of(JobFile file) {
     return file.rows(Station.BENCH, BenchRows.class);
+  }
+
+  /** These rows and a reading that was taken just now. */
+  BenchRows and(Reading newest) {
+    List<Reading> all = new ArrayList<>(readings);
+    all.add(newest);
+    Set<String> known = new HashSet<>(keys);
+    known.add(newest.requestKey());
+    return new BenchRows(all, repairs, known);
   }
 
   @Override
@@ -30,7 +50,7 @@ record BenchRows(List<Reading> readings, List<Repair> repairs) implements Statio
 
   @Override
   public BenchRows only(Predicate<Object> kept) {
-    return new BenchRows(StoredRow.only(readings, kept), repairs);
+    return new BenchRows(StoredRow.only(readings, kept), repairs, keys);
   }
 
   @Override

@@ -123,7 +123,7 @@ public class BenchService {
     Long newest = file.work().bench().last(check.id()).map(Taken::id).orElse(null);
     long now = newest == null ? 0 : newest;
     String key = RequestKey.of(requestKey);
-    if (readings.existsByJobIdAndRequestKey(file.job().id(), key)) {
+    if (BenchRows.of(file).keys().contains(key)) {
       return true;
     }
     Typed value = read(file, check, typed, file.units());
@@ -131,7 +131,8 @@ public class BenchService {
       drafts.keep(file.job(), file.person(), FORM, check.id(), typed.strip(), seen);
       return false;
     }
-    readings.save(
+    keep(
+        file,
         new Reading(
             file.job(),
             check,
@@ -143,7 +144,6 @@ public class BenchService {
             key,
             origin));
     drafts.drop(file.job(), file.person(), FORM, check.id());
-    file.changed(Station.BENCH);
     return true;
   }
 
@@ -163,7 +163,7 @@ public class BenchService {
       String requestKey,
       Reading.Source source) {
     String key = RequestKey.of(requestKey);
-    if (readings.existsByJobIdAndRequestKey(file.job().id(), key)) {
+    if (BenchRows.of(file).keys().contains(key)) {
       return Waited.Told.TAKEN;
     }
     Optional<Taken> newest = file.work().bench().last(check.id());
@@ -176,7 +176,8 @@ public class BenchService {
     if (value.problem() != null) {
       return Waited.Told.not(value.problem());
     }
-    readings.save(
+    keep(
+        file,
         new Reading(
             file.job(),
             check,
@@ -187,8 +188,12 @@ public class BenchService {
             at,
             key,
             Origin.of(source)));
-    file.changed(Station.BENCH);
     return Waited.Told.TAKEN;
+  }
+
+  private void keep(JobFile file, Reading reading) {
+    Reading kept = readings.save(reading);
+    file.grew(Station.BENCH, BenchRows.class, rows -> rows.and(kept));
   }
 
   /** Puts what the meter shows into the field. */
@@ -236,7 +241,7 @@ public class BenchService {
 
   /** Remembers what is being typed, unless it was recorded meanwhile. */
   void draft(JobFile file, Check check, String typed, long seen, String requestKey) {
-    if (readings.existsByJobIdAndRequestKey(file.job().id(), RequestKey.of(requestKey))) {
+    if (BenchRows.of(file).keys().contains(RequestKey.of(requestKey))) {
       return;
     }
     if (typed.isBlank()) {

@@ -155,6 +155,10 @@ public class Reading {
     return id;
   }
 
+  String requestKey() {
+    return requestKey;
+  }
+
   /** The job in which it was taken. */
   Job job() {
     return job;

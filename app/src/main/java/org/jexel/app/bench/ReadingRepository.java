@@ -19,6 +19,4 @@ public interface ReadingRepository extends JpaRepository<Reading, Long> {
   List<Reading> before(Long life, Long job, String check, Limit most);
 
   int countByLogId(Long log);
-
-  boolean existsByJobIdAndRequestKey(Long jobId, String requestKey);
 }

@@ -206,6 +206,15 @@ public class CareService implements Afterwards, Cared {
     return Waited.Told.TAKEN;
   }
 
+  /**
+   * What is due hangs on the rig and its breakaway battery, and on the book, which says it itself.
+   */
+  @Override
+  public boolean hangsOn(JobFile before, JobFile after) {
+    return !after.rig().equals(before.rig())
+        || !after.work().breakaway().due().equals(before.work().breakaway().due());
+  }
+
   /** Says anew what is due first, after an act that may have changed the rig. */
   @Override
   public void stood(JobFile file) {

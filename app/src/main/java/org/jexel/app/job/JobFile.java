@@ -3,9 +3,12 @@ package org.jexel.app.job;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.jexel.app.security.Person;
 import org.jexel.core.job.JobRecord;
 import org.jexel.core.job.Station;
@@ -28,6 +31,7 @@ public final class JobFile {
   private final Work work;
   private final Drafts drafts;
   private final Set<Station> changed = EnumSet.noneOf(Station.class);
+  private final Map<Station, UnaryOperator<StationRows>> grown = new EnumMap<>(Station.class);
   private Drafts.@Nullable Typed typed;
   private boolean held;
 
@@ -118,14 +122,49 @@ public final class JobFile {
    * @throws IllegalStateException outside an act
    */
   public void changed(Station... stations) {
-    if (!held) {
-      throw new IllegalStateException("A job is changed by an act alone: see JobFiles.act");
-    }
+    mustBeHeld();
     changed.addAll(Arrays.asList(stations));
   }
 
-  /** The stations whose rows an act changed. */
+  /**
+   * Says that an act added rows to those of one station and changed nothing else: nothing is read
+   * anew.
+   *
+   * @param more the station's rows with the new ones
+   * @throws IllegalStateException outside an act
+   */
+  public <R extends StationRows> void grew(Station station, Class<R> type, UnaryOperator<R> more) {
+    mustBeHeld();
+    grown.merge(
+        station,
+        rows -> more.apply(type.cast(rows)),
+        (before, then) -> rows -> then.apply(before.apply(rows)));
+  }
+
+  private void mustBeHeld() {
+    if (!held) {
+      throw new IllegalStateException("A job is changed by an act alone: see JobFiles.act");
+    }
+  }
+
+  /** The stations whose rows an act changed, those that only grew among them. */
   Set<Station> changes() {
-    return changed;
+    Set<Station> all = EnumSet.noneOf(Station.class);
+    all.addAll(changed);
+    all.addAll(grown.keySet());
+    return all;
+  }
+
+  /**
+   * The job's rows after the act.
+   *
+   * @param before as they were when the act began
+   */
+  Rows after(Rows before, Rooms rooms) {
+    Map<Station, StationRows> now = rooms.rows(job, changed);
+    grown.forEach(
+        (station, more) ->
+            now.computeIfAbsent(station, it -> more.apply(Must.have(before.stations(), it))));
+    return before.with(now);
   }
 }

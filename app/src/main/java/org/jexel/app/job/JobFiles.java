@@ -93,10 +93,11 @@ public class JobFiles {
             if (!file.changes().equals(EnumSet.of(Station.HANDOVER))) {
               job.changed(clock.instant());
             }
-            Rows now = rows.with(rooms.rows(job, file.changes()));
-            JobFile after = read(job, person, now);
+            JobFile after = read(job, person, file.after(rows, rooms));
             job.standing().judged(after.work().progress(), build.on(today(job)));
-            afterwards.forEach(one -> one.stood(after));
+            afterwards.stream()
+                .filter(one -> one.hangsOn(file, after))
+                .forEach(one -> one.stood(after));
           }
           return told;
         });

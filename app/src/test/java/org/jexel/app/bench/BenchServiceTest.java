@@ -17,6 +17,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jexel.app.device.MeterPort;
 import org.jexel.app.job.Drafts;
 import org.jexel.app.job.Job;
@@ -74,6 +75,12 @@ class BenchServiceTest {
     when(file.units()).thenReturn(UnitSystem.METRIC);
     when(file.work().bench().last(any())).thenReturn(Optional.empty());
     when(job.ref()).thenReturn("J1");
+    knows();
+  }
+
+  private void knows(String... keys) {
+    when(file.rows(Station.BENCH, BenchRows.class))
+        .thenReturn(new BenchRows(List.of(), List.of(), Set.of(keys)));
   }
 
   @Test
@@ -85,12 +92,12 @@ class BenchServiceTest {
     assertThat(kept.getValue().typed()).isEqualTo("1,7 ohm");
     assertThat(kept.getValue().verdict()).isEqualTo(Verdict.HOLDS);
     assertThat(kept.getValue().band()).isEqualTo(CHECK.band());
-    verify(file).changed(Station.BENCH);
+    verify(file).grew(eq(Station.BENCH), eq(BenchRows.class), any());
   }
 
   @Test
   void aDraftThatComesAfterItsRecordIsForgotten() {
-    when(readings.existsByJobIdAndRequestKey(0L, "key")).thenReturn(true);
+    knows("key");
     bench.draft(file, CHECK, "1.7", 0, "key");
     verify(drafts, never()).keep(any(), any(), any(), any(), any(), anyLong());
     bench.draft(file, CHECK, "1.7", 0, "another");
@@ -128,7 +135,7 @@ class BenchServiceTest {
 
   @Test
   void aKeyThatIsThereAlreadyChangesNothing() {
-    when(readings.existsByJobIdAndRequestKey(0L, "key")).thenReturn(true);
+    knows("key");
     bench.record(file, CHECK, "1.7", 0, "key");
     verify(readings, never()).save(any());
     verify(drafts, never()).keep(any(), any(), any(), any(), any(), anyLong());
