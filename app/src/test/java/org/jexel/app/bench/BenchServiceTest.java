@@ -7,6 +7,7 @@ import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.RETURNS_DEEP_STUBS;
+import static org.mockito.Mockito.doReturn;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
@@ -79,8 +80,9 @@ class BenchServiceTest {
   }
 
   private void knows(String... keys) {
-    when(file.rows(Station.BENCH, BenchRows.class))
-        .thenReturn(new BenchRows(List.of(), List.of(), Set.of(keys)));
+    doReturn(new BenchRows(List.of(), List.of(), Set.of(keys)))
+        .when(file)
+        .rows(Station.BENCH, BenchRows.class);
   }
 
   @Test
