@@ -122,8 +122,10 @@ class TradeFiguresTest {
     "FUSE_OPEN, 2",
     "EXCHANGED, 1.5",
     "CHAFED, 1.5",
-    "STRANDS_BROKEN, 3",
-    "WRONG_LAMP, 1",
+    "STRANDS_BROKEN, 6",
+    "FEED_BROKEN_IN_VEHICLE, 2",
+    "POOR_SWITCH, 4",
+    "WRONG_LAMP, 2",
     "EXCHANGED_AT_LAMP, 1"
   })
   void howOftenPracticeMeetsAFault(FaultFamily.Trouble trouble, double weight) {

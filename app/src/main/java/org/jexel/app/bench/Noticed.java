@@ -29,9 +29,14 @@ final class Noticed {
       file.work().bench().checks().stream()
           .filter(Noticed::isNoticed)
           .filter(c -> c.group() == group && !file.work().bench().newest().containsKey(c.id()))
-          .forEach(c -> starts.putIfAbsent(c.walk(), noticed(c)));
+          .forEach(c -> starts.putIfAbsent(start(c), noticed(c)));
     }
     return starts;
+  }
+
+  /** Lamps are looked at on one walk; of a wheel one thing is noticed, and that is tried. */
+  private static String start(Check check) {
+    return check.measure() == Measure.GLOW ? check.walk() : check.round();
   }
 
   /** What nobody looks for before something is wrong is no way to begin. */

@@ -389,7 +389,7 @@ final class DemoRigs {
         false,
         List.of(),
         "open:wire_earth_rear_left",
-        List.of("look.tail", "look.left"));
+        List.of("look.tail", "look.left", "look.right", "told"));
   }
 
   /** Handover: everything holds. */

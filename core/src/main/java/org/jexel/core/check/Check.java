@@ -45,6 +45,7 @@ public record Check(
     List<Influence> influences,
     double minutes,
     Probing probing) {
+  private static final int STRONGEST = 5;
 
   /** Headings of the sheet, in the order that isolates faults soonest. */
   public enum Group {
@@ -96,6 +97,11 @@ public record Check(
    */
   public record Influence(String element, String label, double shift, boolean assumed) {}
 
+  /** The parts that widen the band most. */
+  public List<Influence> strongest() {
+    return influences.subList(0, Math.min(STRONGEST, influences.size()));
+  }
+
   /** The same judged by another band, which no part of the rig widens. */
   Check within(Band own) {
     return new Check(
@@ -121,13 +127,17 @@ public record Check(
 
   /**
    * Rounds of one walk are taken one after the other without going anywhere: lamps are looked at
-   * circuit by circuit, as somebody in the cab switches them on, and plug, cord and box are moved
-   * at the drawbar. What is no such walk is its round.
+   * circuit by circuit, as somebody in the cab switches them on; plug, cord and box are moved at
+   * the drawbar; a wheel that is up is tried with the breakaway pin out, and with it in. What is no
+   * such walk is its round.
    */
   public String walk() {
-    boolean oneCircuit = probing.setup().state().on().size() == 1;
-    boolean drawbar = measure == Measure.MOVING && !probing.red().equals(Reach.LOOM.name());
-    return drawbar ? Round.DRAWBAR : measure == Measure.GLOW && oneCircuit ? Round.LAMPS : round();
+    return switch (measure) {
+      case MOVING -> probing.red().equals(Reach.LOOM.name()) ? round() : Round.DRAWBAR;
+      case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : round();
+      case GRIPPING, TURNING -> group == Group.BREAKAWAY ? Round.RAISED : round();
+      default -> round();
+    };
   }
 
   /** Whether the rig is not proved without it. */

@@ -24,11 +24,20 @@ public record Round(List<Check> checks) {
   /** The walk on which plug, cord and box are moved. */
   static final String DRAWBAR = "moved";
 
+  /** The walk on which each braked wheel is raised once, tried with the pin out and with it in. */
+  static final String RAISED = "raised";
+
+  /** To look at one lamp again, beside the others, min. */
+  private static final double ONE_LAMP = 0.5;
+
   /** For each further circuit on the walk of lamps, min. */
   private static final double NEXT_CIRCUIT = 0.5;
 
   /** For each further place on the walk along the drawbar, min. */
   private static final double NEXT_PLACE = 1.5;
+
+  /** To turn the wheels that are up once more, min. */
+  private static final double ONCE_MORE = 1;
 
   public Round {
     checks = List.copyOf(checks);
@@ -50,6 +59,10 @@ public record Round(List<Check> checks) {
     return parts().size() > 1;
   }
 
+  private boolean raised() {
+    return first().walk().equals(RAISED);
+  }
+
   public String id() {
     return isWalk() ? first().walk() : first().round();
   }
@@ -63,6 +76,8 @@ public record Round(List<Check> checks) {
           .skip(1)
           .map(part -> part.reach().how())
           .collect(Collectors.joining(" ", first().state() + " ", ""));
+    } else if (raised()) {
+      return "Plug out; each braked wheel in turn off the ground on a stand, the others chocked. Pull the breakaway pin and turn the wheel, seconds only; put the pin back, and turn it again.";
     }
     return parts().stream()
         .map(part -> LoadedChecks.holding(part.first().probing().setup().state().on()))
@@ -77,7 +92,7 @@ public record Round(List<Check> checks) {
 
   /** What this part of a walk is. */
   public String heading() {
-    return first().measure() == Measure.MOVING ? title() : state();
+    return first().measure() == Measure.GLOW ? state() : title();
   }
 
   private Reach reach() {
@@ -95,6 +110,9 @@ public record Round(List<Check> checks) {
 
   /** What is done, in a few words. */
   public String title() {
+    if (isWalk() && raised()) {
+      return "Raise each braked wheel: it stands with the pin out, and is free with it in";
+    }
     return switch (first().measure()) {
       case GLOW ->
           isWalk()
@@ -120,7 +138,13 @@ public record Round(List<Check> checks) {
 
   /** Effort without the way there, min. */
   public double minutes() {
-    double next = first().measure() == Measure.MOVING ? NEXT_PLACE : NEXT_CIRCUIT;
-    return first().minutes() + (parts().size() - 1) * next;
+    double next =
+        switch (first().measure()) {
+          case MOVING -> NEXT_PLACE;
+          case GLOW -> NEXT_CIRCUIT;
+          default -> ONCE_MORE;
+        };
+    boolean oneLamp = checks.size() == 1 && first().measure() == Measure.GLOW;
+    return oneLamp ? ONE_LAMP : first().minutes() + (parts().size() - 1) * next;
   }
 }

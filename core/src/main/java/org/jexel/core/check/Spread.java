@@ -19,8 +19,6 @@ import org.jexel.core.quantity.Provenance;
  * @param influences the uncertain parts that can be told, the strongest first
  */
 record Spread(Band band, List<Check.Influence> influences) {
-  private static final int SHOWN_INFLUENCES = 5;
-
   /** Magnets of the usual drums have so many times the ohms that are assumed, or so many less. */
   private static final double OTHER_MAGNETS = 1.15;
 
@@ -71,10 +69,7 @@ record Spread(Band band, List<Check.Influence> influences) {
             expected + Math.sqrt(above));
     return new Spread(
         allowing(band, otherMagnets(network, expected, slope)),
-        influences.stream()
-            .filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter)
-            .limit(SHOWN_INFLUENCES)
-            .toList());
+        influences.stream().filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter).toList());
   }
 
   /**

@@ -18,7 +18,8 @@ final class Alike {
 
   /**
    * Places of rows that no check tells apart, most probable group first. A fault in another
-   * severity goes with its own, be it near to something else as well.
+   * severity goes with its own, be it near to something else as well; but where its own is too
+   * slight to be told from a sound rig, one that is told from it is something else.
    *
    * @param rows most probable first
    * @param share of a group in all that is listed
@@ -30,7 +31,7 @@ final class Alike {
     for (int h = 0; h < rows.size(); h++) {
       Row row = rows.get(h);
       List<Integer> own = ofFamily.get(row.hypothesis().families());
-      if (own == null) {
+      if (own == null || seen(rows.get(own.get(0)), row, checks)) {
         own =
             groups.stream()
                 .filter(group -> same(rows.get(group.get(0)), row, checks))
@@ -48,6 +49,10 @@ final class Alike {
     }
     groups.sort(Comparator.comparingDouble(share).reversed());
     return groups;
+  }
+
+  private static boolean seen(Row leader, Row row, List<Check> checks) {
+    return leader.hypothesis().healthy() && !same(leader, row, checks);
   }
 
   private static boolean same(Row one, Row two, List<Check> checks) {

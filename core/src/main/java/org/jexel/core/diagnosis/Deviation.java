@@ -36,14 +36,14 @@ final class Deviation {
    *
    * @param mean what is predicted
    * @param healthy what a sound rig reads
-   * @param graded how far a graded fault may move it to either side
+   * @param graded how far a graded fault may move it to either side; all that there is of words
    */
   static double of(Check check, double mean, double healthy, double graded) {
     if (!check.measure().words().isEmpty()) {
-      return 0;
+      return graded;
     }
     Band band = check.band();
-    double width = (Predictions.seen(check, band.high()) - Predictions.seen(check, band.low())) / 4;
+    double width = (Means.seen(check, band.high()) - Means.seen(check, band.low())) / 4;
     double scale = Math.abs(healthy) < 1e-9 ? 1 : Math.min(1.5, Math.abs(mean) / Math.abs(healthy));
     double parameters = width * Math.max(LEAST_SCALE, scale);
     double meter = Meter.error(mean, check.measure()) / 2;

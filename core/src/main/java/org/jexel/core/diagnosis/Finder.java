@@ -26,6 +26,9 @@ final class Finder {
   /** So many rigs in a hundred have something that is on no list. */
   private static final double UNLISTED = 0.02;
 
+  /** Logarithm of how far below the best a row may stand and still be weighed again. */
+  private static final double WITHIN_REACH = 30;
+
   private final Predicted predicted;
   private final Readings readings;
   private final boolean alone;
@@ -61,6 +64,7 @@ final class Finder {
     List<Check> doubtful = doubtful(all, leaders.get(0), explained);
     Set<Integer> closed = new HashSet<>(readings.places());
     readings.slips(leaders.get(0)).forEach(closed::remove);
+    readings.wentOutOnce().forEach(closed::remove);
     NextCheck next =
         new NextCheck(
             predicted.checks(), rows, shares, closed, readings.standing(), alone, offered);
@@ -93,12 +97,10 @@ final class Finder {
     double most = Double.NEGATIVE_INFINITY;
     for (int h = 0; h < log.length; h++) {
       Row row = all.get(h);
-      log[h] = Math.log(row.hypothesis().weight());
-      for (int place : readings.places()) {
-        log[h] += readings.log(row, place);
-      }
+      log[h] = Math.log(row.hypothesis().weight()) + readings.log(row);
       most = Math.max(most, log[h]);
     }
+    most = together(all, log, most);
     double listed = 0;
     for (int h = 0; h < log.length; h++) {
       log[h] = Math.exp(log[h] - most);
@@ -116,6 +118,16 @@ final class Finder {
     order.sort(Comparator.comparingDouble((Integer h) -> -log[h]));
     shares = order.stream().mapToDouble(h -> log[h]).toArray();
     order.forEach(h -> rows.add(all.get(h)));
+  }
+
+  /** Weighs as one what is read of the same parts, of rows that may come near the top by it. */
+  private double together(List<Row> all, double[] log, double most) {
+    double greatest = Double.NEGATIVE_INFINITY;
+    for (int h = 0; h < log.length; h++) {
+      log[h] += log[h] > most - WITHIN_REACH ? readings.logOfShared(all.get(h)) : 0;
+      greatest = Math.max(greatest, log[h]);
+    }
+    return greatest;
   }
 
   /** Logarithm of the weight of a fault that nobody has listed, by what has been read. */

@@ -3,6 +3,7 @@ package org.jexel.core.diagnosis;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 
 /**
  * How likely a reading is under a hypothesis: a normal distribution for numbers, a table of
@@ -24,8 +25,8 @@ final class Likelihood {
   /** A lamp that goes out under the hand is missed so often, while somebody looks elsewhere. */
   private static final double MISSED = 0.1;
 
-  /** Nobody sees one go out twice that stays on: the check asks for a second press. */
-  private static final double IMAGINED = 0.0002;
+  /** One that stays on is hardly ever called so, since the check asks for a second press. */
+  private static final double IMAGINED = 0.001;
 
   /** What drivers say of what makes and breaks, and of what does not: same, nobody knows, comes. */
   private static final double[] TOLD_OF_LOOSE = {0.10, 0.25, 0.65};
@@ -35,7 +36,7 @@ final class Likelihood {
   /** Of those, by the neighbouring word. */
   private static final double NEIGHBOURING = 0.9;
 
-  /** Where eyes draw the border between two words, in steps of the scale. */
+  /** Where eyes draw the border between two words at one look, in steps of the scale. */
   private static final double EYE = 0.2;
 
   /** The neighbouring word speaks against a hypothesis; one alone may be a slip. */
@@ -51,12 +52,20 @@ final class Likelihood {
   /** Logarithm of the density of a number, or of the probability of a word. */
   static double log(Check check, double mean, double deviation, Reading seen) {
     if (!check.measure().words().isEmpty()) {
-      return Math.log(word(check.measure(), mean, seen.value(), seen.times()));
+      return Math.log(word(check.measure(), mean, deviation, seen.value(), seen.times()));
+    }
+    double slip = Math.pow(SLIP, seen.times());
+    if (isBlown(check.measure(), seen.si())) {
+      return Math.log(isBlown(check.measure(), mean) ? 1 - slip : slip);
     }
     double z = (seen.value() - mean) / deviation;
     double normal = Math.exp(-z * z / 2) / (deviation * Math.sqrt(2 * Math.PI));
-    double slip = Math.pow(SLIP, seen.times());
     return Math.log((1 - slip) * normal + slip / range(check.measure()));
+  }
+
+  /** That a fuse blew is a word, said where a figure is asked for. */
+  private static boolean isBlown(Measure measure, double amps) {
+    return measure == Measure.AMPS && amps >= NoFigure.BLOWN.si();
   }
 
   /**
@@ -75,20 +84,22 @@ final class Likelihood {
    * Probability that a word is said.
    *
    * @param truth place on the scale of words, in between where either may be said
+   * @param deviation of that place, since a fault may be slighter or worse
    * @param times looks in a row that said so
    */
-  static double word(Measure measure, double truth, double said, int times) {
+  static double word(Measure measure, double truth, double deviation, double said, int times) {
     if (measure == Measure.MOVING) {
       double breaks = truth > 0.5 ? 1 - MISSED : IMAGINED;
-      return said > 0.5 ? breaks : 1 - breaks;
+      return Math.pow(said > 0.5 ? breaks : 1 - breaks, times);
     }
     if (measure == Measure.COMING) {
       return (truth > 1 ? TOLD_OF_LOOSE : TOLD_OF_STEADY)[(int) Math.round(said)];
     }
     int last = measure.words().size() - 1;
     long word = Math.round(said);
-    double above = word == last ? 1 : normal((word + 0.5 - truth) / EYE);
-    double below = word == 0 ? 0 : normal((word - 0.5 - truth) / EYE);
+    double eye = Math.hypot(EYE / Math.sqrt(times), deviation);
+    double above = word == last ? 1 : normal((word + 0.5 - truth) / eye);
+    double below = word == 0 ? 0 : normal((word - 0.5 - truth) / eye);
     long meant = Math.max(0, Math.min(last, Math.round(truth)));
     long neighbours = (meant > 0 ? 1 : 0) + (meant < last ? 1 : 0);
     long others = last - neighbours;
@@ -129,7 +140,7 @@ final class Likelihood {
       return 0;
     }
     if (!check.measure().words().isEmpty()) {
-      double apart = Math.abs(mean - seen);
+      double apart = Math.max(0, Math.abs(mean - seen) - deviation);
       return apart < Band.SAYABLE ? 0 : apart < 1 + Band.SAYABLE ? NEXT_WORD : FAR_WORD;
     }
     return Math.abs(seen - mean) / deviation;

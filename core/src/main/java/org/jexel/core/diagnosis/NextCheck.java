@@ -28,7 +28,7 @@ final class NextCheck {
    * Whatever is read, a state is set, held and typed, min. Without it a row of cheap checks that
    * tell next to nothing came before one walk under the trailer that settles it.
    */
-  private static final double ATTENTION = 2;
+  private static final double ATTENTION = 4;
 
   /** What slips of the eye leave of a round's worth. */
   private static final double WORDS_TRUE = 0.9;

@@ -12,6 +12,7 @@ final class Predicted {
   private final List<Check> checks;
   private final List<Row> singles;
   private final Function<Hypothesis, Optional<Row>> pairs;
+  private final Shared shared;
   private final Map<String, Integer> places = new HashMap<>();
 
   /**
@@ -20,6 +21,18 @@ final class Predicted {
    * @param pairs solves two faults together; empty where no rig can stand so
    */
   Predicted(List<Check> checks, List<Row> singles, Function<Hypothesis, Optional<Row>> pairs) {
+    this(checks, singles, pairs, new Shared(checks));
+  }
+
+  /**
+   * @param shared what the figures of these checks have in common
+   */
+  Predicted(
+      List<Check> checks,
+      List<Row> singles,
+      Function<Hypothesis, Optional<Row>> pairs,
+      Shared shared) {
+    this.shared = shared;
     this.checks = List.copyOf(checks);
     this.singles = List.copyOf(singles);
     this.pairs = pairs;
@@ -34,6 +47,10 @@ final class Predicted {
 
   List<Row> singles() {
     return singles;
+  }
+
+  Shared shared() {
+    return shared;
   }
 
   Row healthy() {

@@ -4,36 +4,31 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.ForkJoinPool;
 import java.util.function.IntToDoubleFunction;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
-import org.jexel.core.check.FaultyRig;
 import org.jexel.core.check.Meter;
-import org.jexel.core.check.Setup;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
-import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.KnownFault;
-import org.jexel.core.network.Network;
 import org.jexel.core.network.NetworkException;
-import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
-import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.rig.Rig;
 
 /**
  * What every hypothesis says that every check would read: a mean and a standard deviation.
  *
- * <p>Means come from the network with the hypothesis's faults, by low-rank changes of each setup's
- * factored healthy network. The deviation is the band's of the healthy rig (a quarter of its width)
- * scaled with the reading, the meter's own error, and for a graded fault the way to its neighbours.
- * Ohms are compared as asinh R, so that open is far from whole but not from another open.
+ * <p>Means come from the network with the hypothesis's faults ({@link Means}). The deviation is the
+ * band's of the healthy rig (a quarter of its width) scaled with the reading, the meter's own
+ * error, and for a graded fault the way to its neighbours.
  *
  * <p>For any number of threads: what is worked out on demand is worked out under its lock once.
  */
@@ -52,24 +47,20 @@ public final class Predictions {
   /** Solved pairs that are kept. */
   private static final int MOST_PAIRS = 4000;
 
-  private final Rig rig;
-  private final Harness harness;
   private final List<Check> checks;
+  private final Means means;
+  private final Shared shared;
   private final List<Row> singles = new ArrayList<>();
 
   /** Rows of one fault, by it. */
   private final Map<Fault, Row> listed = new HashMap<>();
 
-  private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
-  private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new LinkedHashMap<>();
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
-  private final Network whole;
 
-  private Predictions(Rig rig, Harness harness, List<Check> checks) {
-    this.rig = rig;
-    this.harness = harness;
-    this.checks = List.copyOf(checks);
-    this.whole = RigNetwork.whole(rig, harness);
+  private Predictions(List<Check> checks, Means means) {
+    this.checks = checks;
+    this.means = means;
+    this.shared = new Shared(checks);
   }
 
   public static Predictions of(Rig rig, Harness harness, List<Check> checks) {
@@ -78,33 +69,44 @@ public final class Predictions {
 
   public static Predictions of(
       Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
-    Predictions predictions = new Predictions(rig, harness, checks);
-    for (int from = 0; from < hypotheses.size(); ) {
-      int end = Severities.end(hypotheses, from);
-      predictions.solve(hypotheses.subList(from, end));
-      from = end;
-    }
+    int processors = ForkJoinPool.getCommonPoolParallelism() + 1;
+    return of(rig, harness, checks, hypotheses, processors);
+  }
+
+  static Predictions of(
+      Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses, int workers) {
+    List<Check> read = List.copyOf(checks);
+    Predictions predictions = new Predictions(read, new Means(rig, harness, read));
+    predictions.solve(hypotheses, workers, () -> new Means(rig, harness, read));
     return predictions;
   }
 
-  private FaultSolver solver(Setup setup) {
-    return solvers.computeIfAbsent(setup, s -> new FaultSolver(s.network(rig, harness).network()));
+  /**
+   * Every fault in all its severities. Faults do not hang on each other, so that each worker takes
+   * its share, with networks of its own.
+   */
+  private void solve(List<Hypothesis> hypotheses, int workers, Supplier<Means> another) {
+    List<List<Hypothesis>> faults = Severities.apart(hypotheses);
+    double[] healthy =
+        means
+            .of(hypotheses.get(0))
+            .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
+    Severities[] solved = new Severities[faults.size()];
+    IntStream.range(0, workers)
+        .parallel()
+        .forEach(
+            worker -> {
+              Means own = worker == 0 ? means : another.get();
+              for (int f = worker; f < solved.length; f += workers) {
+                solved[f] = new Severities(faults.get(f), healthy, own::of, this::alike);
+              }
+            });
+    for (Severities one : solved) {
+      rows(one);
+    }
   }
 
-  /** A wrong stop signal changes what the state switches on, so it has networks of its own. */
-  private FaultSolver solver(Setup setup, List<Fault> signal) {
-    return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
-        ? solver(setup)
-        : signalled
-            .computeIfAbsent(setup, s -> new HashMap<>())
-            .computeIfAbsent(
-                signal, wrong -> new FaultSolver(setup.network(rig, harness, wrong).network()));
-  }
-
-  /** One fault in all its severities. */
-  private void solve(List<Hypothesis> severities) {
-    double[] healthy = singles.isEmpty() ? new double[0] : singles.get(0).means();
-    Severities solved = new Severities(severities, healthy, this::predict, this::alike);
+  private void rows(Severities solved) {
     for (int i = 0; i < solved.size(); i++) {
       int own = i;
       IntToDoubleFunction spread =
@@ -148,7 +150,7 @@ public final class Predictions {
     Hypothesis gone = new Hypothesis(List.of(open), 0);
     Optional<Row> broken =
         Optional.ofNullable(listed.get(off))
-            .or(() -> predict(gone).map(mean -> row(gone, mean, check -> 0)))
+            .or(() -> means.of(gone).map(mean -> row(gone, mean, check -> 0)))
             .map(row -> underTheHand(row, made));
     return new Row(
         made.hypothesis(), made.means(), made.deviations(), made.solved(), broken.orElse(null));
@@ -185,24 +187,7 @@ public final class Predictions {
     }
     return pairs.computeIfAbsent(
         new HashSet<>(both.faults()),
-        faults -> predict(both).map(mean -> row(both, mean, c -> graded(both, c, mean[c]))));
-  }
-
-  /** Solves the network with a hypothesis's faults; empty where no rig can stand so. */
-  private Optional<double[]> predict(Hypothesis hypothesis) {
-    double[] mean = new double[checks.size()];
-    try {
-      List<Fault> faults = hypothesis.faults();
-      List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
-      FaultyRig faulty = new FaultyRig(whole, harness, faults, setup -> solver(setup, signal));
-      for (int c = 0; c < mean.length; c++) {
-        mean[c] = seen(checks.get(c), faulty.read(checks.get(c)));
-      }
-      return Optional.of(mean);
-    } catch (NetworkException cannot) {
-      // Two stiff sources against each other and the like.
-      return Optional.empty();
-    }
+        faults -> means.of(both).map(mean -> row(both, mean, c -> graded(both, c, mean[c]))));
   }
 
   /**
@@ -210,18 +195,12 @@ public final class Predictions {
    * in r moves V by (V₀ − V)·V/V₀: most in the middle.
    */
   private double graded(Hypothesis hypothesis, int check, double mean) {
+    if (!checks.get(check).measure().words().isEmpty()) {
+      return 0;
+    }
     double healthy = singles.isEmpty() ? mean : singles.get(0).means()[check];
     double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
     return hypothesis.graded() * (mean - healthy) * partly;
-  }
-
-  /** A reading on the scale on which it is compared. */
-  static double seen(Check check, double value) {
-    if (check.measure() != Measure.OHMS) {
-      return value;
-    }
-    double ohms = Math.min(value, NoFigure.OPEN.si());
-    return Math.signum(ohms) * Math.log(Math.abs(ohms) + Math.sqrt(ohms * ohms + 1));
   }
 
   public List<Check> checks() {
@@ -230,7 +209,7 @@ public final class Predictions {
 
   /** For a search. */
   Predicted predicted() {
-    return new Predicted(checks, singles, this::pair);
+    return new Predicted(checks, singles, this::pair, shared);
   }
 
   public List<Hypothesis> hypotheses() {
@@ -252,10 +231,5 @@ public final class Predictions {
       }
     }
     return List.copyOf(affected);
-  }
-
-  /** How often a full factorisation had to help, for whoever times this. */
-  public int fullSolutions() {
-    return solvers.values().stream().mapToInt(FaultSolver::fullSolutions).sum();
   }
 }

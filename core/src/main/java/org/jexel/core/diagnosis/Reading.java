@@ -14,12 +14,12 @@ import org.jexel.core.quantity.Verdict;
  */
 record Reading(double si, double value, int times, Verdict verdict) {
   static Reading first(Check check, double si) {
-    return new Reading(si, Predictions.seen(check, si), 1, check.band().judge(si));
+    return new Reading(si, Means.seen(check, si), 1, check.band().judge(si));
   }
 
-  /** Read once more. */
+  /** Read once more; each time the meter may be off to either side. */
   Reading then(Check check, double si) {
-    double same = check.measure().words().isEmpty() ? Meter.error(si, check.measure()) : 0;
+    double same = check.measure().words().isEmpty() ? 2 * Meter.error(si, check.measure()) : 0;
     Reading again = first(check, si);
     return Math.abs(si - this.si) <= same
         ? new Reading(si, again.value, times + 1, again.verdict)

@@ -1,5 +1,7 @@
 package org.jexel.core.diagnosis;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -8,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jexel.core.check.Check;
+import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Must;
 
 /** What was read, and which of it does not go together with what a hypothesis predicts. */
@@ -25,6 +28,7 @@ final class Readings {
 
   private final Predicted predicted;
   private final Map<Integer, Reading> seen = new LinkedHashMap<>();
+  private final Map<String, List<Integer>> trips = new LinkedHashMap<>();
   private String standing = "";
 
   Readings(Predicted predicted, List<Diagnosis.Seen> all) {
@@ -77,6 +81,46 @@ final class Readings {
     return row.log(predicted.checks().get(place), place, Must.have(seen, place));
   }
 
+  /** Logarithm of how likely all of it is. */
+  double log(Row row) {
+    double log = 0;
+    for (List<Integer> trip : trips()) {
+      log += row.together(one -> trip.stream().mapToDouble(place -> alone(one, place)).sum());
+    }
+    return log;
+  }
+
+  /**
+   * Logarithm of how much likelier the figures are together than each by itself, since all of them
+   * are read of the same parts.
+   */
+  double logOfShared(Row row) {
+    int[] figures = seen.keySet().stream().filter(p -> !isWord(p)).mapToInt(p -> p).toArray();
+    double[] z = new double[figures.length];
+    double[] c = new double[figures.length];
+    for (int i = 0; i < figures.length; i++) {
+      z[i] = row.deviationsOff(figures[i], Must.have(seen, figures[i]).value());
+      c[i] = row.shareOfTolerance(predicted.healthy(), figures[i]);
+    }
+    return predicted.shared().log(figures, z, c);
+  }
+
+  private double alone(Row row, int place) {
+    return row.alone(predicted.checks().get(place), place, Must.have(seen, place));
+  }
+
+  /** What is taken in one go. */
+  private Collection<List<Integer>> trips() {
+    if (trips.isEmpty()) {
+      for (int place : seen.keySet()) {
+        trips
+            .computeIfAbsent(predicted.checks().get(place).walk(), w -> new ArrayList<>())
+            .add(place);
+      }
+    }
+    return trips.values();
+  }
+
   private double off(Row row, int place) {
     return row.off(predicted.checks().get(place), place, Must.have(seen, place).value());
   }
@@ -113,6 +157,17 @@ final class Readings {
   /** What fails, was read once, and is a slip if this is so: worth another look. */
   List<Integer> slips(Row row) {
     return odd(failingUnder(row));
+  }
+
+  /**
+   * What went out under a hand once: to see it again costs little, and nobody imagines it twice.
+   */
+  List<Integer> wentOutOnce() {
+    return odd(
+        seen.keySet().stream()
+            .map(place -> predicted.checks().get(place))
+            .filter(check -> check.measure() == Measure.MOVING)
+            .toList());
   }
 
   /** Of these, what fails on its band and was read once: to read again what holds tells nothing. */

@@ -1,5 +1,6 @@
 package org.jexel.core.diagnosis;
 
+import java.util.function.ToDoubleFunction;
 import org.jexel.core.check.Check;
 import org.jspecify.annotations.Nullable;
 
@@ -7,7 +8,7 @@ import org.jspecify.annotations.Nullable;
  * What one hypothesis says that every check would read.
  *
  * @param means on the scale on which readings are compared, in the order of the checks
- * @param deviations standard deviations on that scale; 0 for words
+ * @param deviations standard deviations on that scale; of words only how bad a fault is
  * @param solved whether the network was solved with it; if not, it is made of its two parts
  * @param broken what is read while something that makes and breaks is off; null where nothing is
  */
@@ -30,7 +31,7 @@ record Row(
   private static final double UNTOUCHED = 0.05;
 
   /** Steps on the scale of words that an eye tells apart. */
-  private static final double WORD_APART = 0.7;
+  private static final double WORD_APART = 0.55;
 
   /** Readings of a sound rig that count as none. */
   private static final double SMALL = 0.3;
@@ -44,10 +45,43 @@ record Row(
 
   /** Logarithm of how likely a reading is. */
   double log(Check check, int place, Reading seen) {
-    double made = Likelihood.log(check, means[place], deviations[place], seen);
-    return broken == null
-        ? made
-        : Math.log((1 - OFTEN) * Math.exp(made) + OFTEN * Math.exp(broken.log(check, place, seen)));
+    return together(r -> r.alone(check, place, seen));
+  }
+
+  /** The same, as it stands at rest. */
+  double alone(Check check, int place, Reading seen) {
+    return Likelihood.log(check, means[place], deviations[place], seen);
+  }
+
+  /**
+   * Logarithm of how likely readings are that were taken in one go: what makes and breaks was on in
+   * all of them, or off in all.
+   *
+   * @param made the same of a row in which nothing changes
+   */
+  double together(ToDoubleFunction<Row> made) {
+    double on = made.applyAsDouble(this);
+    if (broken == null) {
+      return on;
+    }
+    double off = made.applyAsDouble(broken);
+    double most = Math.max(on, off);
+    return most + Math.log((1 - OFTEN) * Math.exp(on - most) + OFTEN * Math.exp(off - most));
+  }
+
+  /** How many deviations above its mean a figure lies, at rest. */
+  double deviationsOff(int place, double seen) {
+    return (seen - means[place]) / deviations[place];
+  }
+
+  /**
+   * What part of a deviation is the tolerance of a sound rig's parts, scaled with the reading; the
+   * rest is how bad a fault is.
+   */
+  double shareOfTolerance(Row healthy, int place) {
+    double whole = Math.abs(healthy.means[place]);
+    double scale = whole > 0 ? Math.min(1, Math.abs(means[place]) / whole) : 1;
+    return Math.min(1, healthy.deviations[place] * scale / deviations[place]);
   }
 
   /** How many deviations off a reading is. */

@@ -166,13 +166,17 @@ final class Severities {
     return way / 2;
   }
 
-  /** Up to where the hypotheses from this one on are one fault. */
-  static int end(List<Hypothesis> all, int from) {
-    int end = from + 1;
-    while (end < all.size() && together(all.get(from), all.get(end))) {
-      end++;
+  /** Hypotheses by what they are, each fault with all its severities in a row. */
+  static List<List<Hypothesis>> apart(List<Hypothesis> all) {
+    List<List<Hypothesis>> faults = new ArrayList<>();
+    for (int from = 0, end = 0; from < all.size(); from = end) {
+      end = from + 1;
+      while (end < all.size() && together(all.get(from), all.get(end))) {
+        end++;
+      }
+      faults.add(all.subList(from, end));
     }
-    return end;
+    return faults;
   }
 
   private static boolean together(Hypothesis one, Hypothesis two) {

@@ -70,8 +70,7 @@ public final class FaultCatalog {
     LampFaults.add(rig, harness, list, 4);
     list.weigh(1.5);
     catalog.conductors();
-    catalog.loose(3, 1);
-    list.weigh(2);
+    catalog.loose(6, 2);
     SupplyFaults.add(harness, list);
     WheelFaults.add(harness, list);
     return list.faults();

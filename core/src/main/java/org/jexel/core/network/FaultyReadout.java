@@ -174,7 +174,7 @@ final class FaultyReadout implements Readout {
   /** Nothing is fed, so every port stands where the whole network left it. */
   private Compensation dead() {
     if (dead == null) {
-      network.mustBeDead();
+      whole.mustBeDead();
       double[][] z = new double[changed.length][changed.length];
       for (int q = 0; q < z.length; q++) {
         double[] answer = changed[q].answer();

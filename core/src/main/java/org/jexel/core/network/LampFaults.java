@@ -49,11 +49,12 @@ final class LampFaults {
     LampFaults faults = new LampFaults(rig, harness, list);
     list.weigh(worn);
     faults.burntOut();
-    list.weigh(worn / 4);
+    faults.ofTheVehicle();
+    list.weigh(worn / 2);
     faults.wrong();
+    list.weigh(worn / 4);
     faults.atOneLamp();
     faults.feedAndReturn();
-    faults.ofTheVehicle();
   }
 
   private void burntOut() {

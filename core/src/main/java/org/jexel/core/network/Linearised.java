@@ -28,6 +28,7 @@ final class Linearised {
   private final double[][] inverse;
   private final Map<List<Integer>, double[]> across = new HashMap<>();
   private final int size;
+  private boolean dead;
   private final Equations equations;
   private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
       LinearSolverFactory_DSCC.lu(FillReducing.NONE);
@@ -90,6 +91,14 @@ final class Linearised {
 
   Network network() {
     return network;
+  }
+
+  /** Looked at once: the network does not change. */
+  void mustBeDead() {
+    if (!dead) {
+      network.mustBeDead();
+      dead = true;
+    }
   }
 
   Equations equations() {

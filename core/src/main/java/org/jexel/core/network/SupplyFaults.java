@@ -27,11 +27,14 @@ final class SupplyFaults {
     this.list = list;
   }
 
-  /** Adds them with the weight that the list stands at. */
+  /** Adds them; what corrodes is met more often than what is off, and that as often as a fuse. */
   static void add(Harness harness, FaultList list) {
     SupplyFaults faults = new SupplyFaults(harness, list);
+    list.weigh(2);
     faults.supply();
-    faults.vehicle();
+    faults.broken();
+    list.weigh(4);
+    faults.poor();
   }
 
   /** Discharged and sound in itself, or worn as well. */
@@ -40,8 +43,8 @@ final class SupplyFaults {
     list.graded(Fault.Kind.FLAT, battery, FLAT_VOLTS, FaultFamily.of(worn));
   }
 
-  /** Feeds from the battery to the socket, and the battery's own posts. */
-  private void vehicle() {
+  /** Feeds from the battery to the socket, and the battery's own posts, that carry badly. */
+  private void poor() {
     for (PinFunction function : PinFunction.values()) {
       if (function != PinFunction.EARTH && harness.has(function)) {
         list.corroded(
@@ -53,28 +56,35 @@ final class SupplyFaults {
             Nodes.switchOf(function),
             function,
             new FaultFamily(Trouble.POOR_SWITCH, OfConductors.of(function)));
-        if (function != PinFunction.BRAKE) {
-          list.add(
-              Fault.of(Fault.Kind.OPEN, Nodes.wire(Nodes.socket(function))),
-              Trouble.FEED_BROKEN_IN_VEHICLE,
-              OfConductors.of(function));
-        }
       }
     }
     if (harness.has(PinFunction.BRAKE)) {
       // The controller lies between two runs of one feed.
-      FaultFamily poor =
+      FaultFamily before =
           new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, new OfNode(Harness.CONTROLLER_IN));
-      list.corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, poor);
-      for (String end : List.of(Harness.CONTROLLER_IN, Nodes.socket(PinFunction.BRAKE))) {
-        list.add(
-            Fault.of(Fault.Kind.OPEN, Nodes.wire(end)),
-            Trouble.FEED_BROKEN_IN_VEHICLE,
-            new OfNode(end));
-      }
+      list.corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, before);
     }
     list.corroded(RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
+  }
+
+  /** The same, broken or off. */
+  private void broken() {
+    for (PinFunction function : PinFunction.values()) {
+      boolean lamps = function != PinFunction.EARTH && function != PinFunction.BRAKE;
+      if (lamps && harness.has(function)) {
+        off(Nodes.socket(function), OfConductors.of(function));
+      }
+    }
+    if (harness.has(PinFunction.BRAKE)) {
+      for (String end : List.of(Harness.CONTROLLER_IN, Nodes.socket(PinFunction.BRAKE))) {
+        off(end, new OfNode(end));
+      }
+    }
     list.add(Fault.of(Fault.Kind.OHMS, RigNetwork.SUPPLY, 1e9), Trouble.POOR_BATTERY_POST);
+  }
+
+  private void off(String node, FaultFamily.Place place) {
+    list.add(Fault.of(Fault.Kind.OPEN, Nodes.wire(node)), Trouble.FEED_BROKEN_IN_VEHICLE, place);
   }
 
   private void supply() {
@@ -91,7 +101,7 @@ final class SupplyFaults {
     list.add(Fault.of(Fault.Kind.REVERSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_REVERSED);
     list.add(Fault.of(Fault.Kind.BYPASSED, RigNetwork.DIODE_BREAKAWAY), Trouble.DIODE_MISSING);
     // Nobody looks at the one in the box for years.
-    list.weigh(6);
+    list.weigh(12);
     flat(
         RigNetwork.BREAKAWAY_BATTERY,
         Trouble.BREAKAWAY_BATTERY_FLAT,

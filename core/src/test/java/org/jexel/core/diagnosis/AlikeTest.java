@@ -46,6 +46,26 @@ class AlikeTest {
     assertThat(groups(rows, 0.5, 0.3, 0.2)).containsExactly(List.of(0, 2), List.of(1));
   }
 
+  /**
+   * What is too slight to be seen stands with a sound rig; the same, so bad that it is, does not.
+   */
+  @Test
+  void whatIsSeenDoesNotHideBehindItsOwnThatIsNot() {
+    FaultFamily family = Made.family("joint");
+    Hypothesis slight = Made.fault(Fault.of(Fault.Kind.OHMS, "joint", 1), family, 1);
+    Hypothesis bad = Made.fault(Fault.of(Fault.Kind.OHMS, "joint", 9), family, 1);
+    Hypothesis worse = Made.fault(Fault.of(Fault.Kind.OHMS, "joint", 20), family, 1);
+    List<Row> rows =
+        List.of(
+            Made.row(Made.healthy(1), 12, 0.1, 12, 0.1),
+            Made.row(slight, 11.99, 0.1, 12, 0.1),
+            Made.row(bad, 9, 0.1, 12, 0.1),
+            Made.row(Made.open("a", 1), 3, 0.1, 12, 0.1),
+            Made.row(worse, 3, 0.1, 12, 0.1));
+    assertThat(groups(rows, 0.4, 0.2, 0.15, 0.1, 0.15))
+        .containsExactly(List.of(0, 1), List.of(2, 4), List.of(3));
+  }
+
   /** A quarter of all rigs is sound, whatever the faults weigh; two faults multiply. */
   @Test
   void whatAHypothesisWeighs() {

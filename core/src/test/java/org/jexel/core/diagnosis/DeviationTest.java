@@ -47,8 +47,8 @@ class DeviationTest {
   }
 
   @Test
-  void wordsHaveNoneAndWhatIsLiveHasTheMetersAlone() {
-    assertThat(Deviation.of(Made.check("look", Measure.GLOW, 3, 3), 3, 3, 1)).isZero();
+  void wordsHaveTheFaultsAloneAndWhatIsLiveTheMeters() {
+    assertThat(Deviation.of(Made.check("look", Measure.GLOW, 3, 3), 3, 3, 0.4)).isEqualTo(0.4);
     Check ohms = Made.check("ohms", Measure.OHMS, 1, 2);
     assertThat(Deviation.of(ohms, -14, 1, 5)).isCloseTo((0.005 * 14 + 0.2) / 2, within(1e-9));
     double width = (Math.log(2 + Math.sqrt(5)) - Math.log(1 + Math.sqrt(2))) / 4;

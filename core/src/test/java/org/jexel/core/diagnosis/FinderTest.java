@@ -13,6 +13,8 @@ import java.util.stream.IntStream;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
 import org.junit.jupiter.api.Test;
@@ -94,6 +96,63 @@ class FinderTest {
     assertThat(first.against()).isEmpty();
     assertThat(found.groups().get(1).against()).containsExactly("a.box");
     assertThat(found.groups().get(1).explains()).isEmpty();
+  }
+
+  private void loose(double made, double off) {
+    Hypothesis loose = Made.fault(Fault.of(Fault.Kind.LOOSE, "pin"), Made.family("pin"), 1);
+    double[] none = new double[checks.size()];
+    double[] means = none.clone();
+    double[] gone = none.clone();
+    Arrays.fill(means, made);
+    Arrays.fill(gone, off);
+    Arrays.fill(none, checks.get(0).measure().words().isEmpty() ? 0.1 : 0);
+    Row broken = new Row(Made.open("pin", 1), gone, none, true);
+    rows.add(new Row(loose, means, none, true, broken));
+  }
+
+  /** How likely all of it is with what makes and breaks, against a sound rig. */
+  private double ofTheLoose() {
+    Readings readings = new Readings(new Predicted(checks, rows, both -> Optional.empty()), seen);
+    return Math.exp(readings.log(rows.get(1)) - readings.log(rows.get(0)));
+  }
+
+  /** Off at four visits of ten: of two readings at different times on in 0.6 · 0.6 of all. */
+  @Test
+  void whatMakesAndBreaksIsOnOrOffAtEachVisitAnew() {
+    row(Made.healthy(3), 12.5, 12.5);
+    loose(12.5, 0);
+    read("a", 12.5);
+    read("b", 12.5);
+    assertThat(ofTheLoose()).isCloseTo(0.36, within(1e-3));
+  }
+
+  /** However many lamps are seen on one walk: with one of them all are on. */
+  @Test
+  void whatIsLookedAtInOneGoIsOnTogether() {
+    checks.clear();
+    for (String lamp : List.of("left", "right", "plate", "marker")) {
+      checks.add(Made.lamp(lamp, StateWord.TAIL));
+      seen.add(new Diagnosis.Seen("look." + lamp + "." + lamp, 3));
+    }
+    row(Made.healthy(3), 3, 3, 3, 3);
+    loose(3, 0);
+    assertThat(ofTheLoose()).isCloseTo(0.6, within(1e-3));
+  }
+
+  /** To press once more costs a minute; what goes out twice is not imagined. */
+  @Test
+  void whatWentOutUnderAHandOnceIsTriedAgain() {
+    checks.clear();
+    checks.add(Made.check("moved", Measure.MOVING, 0, 0));
+    row(Made.healthy(300), 0);
+    loose(1, 1);
+    read("moved", 1);
+    assertThat(find().next().orElseThrow().first()).isEqualTo(checks.get(0));
+    double once = ofTheLoose();
+    read("moved", 1);
+    assertThat(ofTheLoose()).isCloseTo(once * once, within(1e-3));
+    assertThat(once).isCloseTo(900, within(1e-6));
+    assertThat(find().next()).as("not a third time").isEmpty();
   }
 
   @Test

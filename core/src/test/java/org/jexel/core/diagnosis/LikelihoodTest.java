@@ -28,11 +28,13 @@ class LikelihoodTest {
   /** Somebody says some word, whatever there is to be seen. */
   @Property
   void theWordsOfAScaleShareAllThereIs(
-      @ForAll("said") Measure measure, @ForAll @DoubleRange(min = 0, max = 1) double where) {
+      @ForAll("said") Measure measure,
+      @ForAll @DoubleRange(min = 0, max = 1) double where,
+      @ForAll @DoubleRange(min = 0, max = 1) double spread) {
     int last = measure.words().size() - 1;
     double sum = 0;
     for (int word = 0; word <= last; word++) {
-      double share = Likelihood.word(measure, where * last, word, 1);
+      double share = Likelihood.word(measure, where * last, spread, word, 1);
       assertThat(share).isBetween(0.0, 1.0);
       sum += share;
     }
@@ -63,8 +65,8 @@ class LikelihoodTest {
     "HUMMING, 1, 0, 0.0460",
     "MOVING, 1, 1, 0.9",
     "MOVING, 1, 0, 0.1",
-    "MOVING, 0, 1, 0.0002",
-    "MOVING, 0, 0, 0.9998",
+    "MOVING, 0, 1, 0.001",
+    "MOVING, 0, 0, 0.999",
     "COMING, 0, 0, 0.65",
     "COMING, 0, 1, 0.27",
     "COMING, 0, 2, 0.08",
@@ -73,10 +75,20 @@ class LikelihoodTest {
     "COMING, 2, 2, 0.65"
   })
   void whatIsSaidOfWhatThereIs(Measure measure, double truth, double said, double share) {
-    assertThat(Likelihood.word(measure, truth, said, 1)).isCloseTo(share, within(2e-4));
+    assertThat(Likelihood.word(measure, truth, 0, said, 1)).isCloseTo(share, within(2e-4));
     Check check = Made.check("look", measure, 0, 1);
     assertThat(Likelihood.log(check, truth, 0, Reading.first(check, said)))
-        .isCloseTo(Math.log(Likelihood.word(measure, truth, said, 1)), within(1e-12));
+        .isCloseTo(Math.log(Likelihood.word(measure, truth, 0, said, 1)), within(1e-12));
+  }
+
+  /** Of a place 0.4 off either way, √(0.2² + 0.15²) = 0.25 above a border: one in 19 says below. */
+  @Test
+  void whereAFaultMayBeSlighterTheOtherWordIsSaidAsWell() {
+    assertThat(Likelihood.word(Measure.GLOW, 2.9, 0.15, 2, 1))
+        .isCloseTo(0.0548 * 0.96 + 0.04 * 0.9, within(1e-3));
+    Check glow = Made.check("look", Measure.GLOW, 3, 3);
+    assertThat(Likelihood.off(glow, 2.1, 0, 3)).isPositive();
+    assertThat(Likelihood.off(glow, 2.1, 0.4, 3)).isZero();
   }
 
   /** A normal density, and one in 500 anywhere within 15 V or 20 A. */
@@ -94,16 +106,18 @@ class LikelihoodTest {
         .isCloseTo(Math.log(0.002 / 20), within(1e-9));
   }
 
-  /** Of a word 4 % of 4 %, of a figure one in 250 000: two slips alike are no slip. */
+  /**
+   * Of a word 4 % of 4 %, of a figure one in 250 000: two slips alike are no slip. A border half a
+   * step off lies 0.5 / (0.2 / √2) = 3.54 deviations off for two looks: 1.6 in 10 000.
+   */
   @Test
   void whatIsReadTwiceAlikeIsHardlyASlip() {
     Check glow = Made.check("look", Measure.GLOW, 3, 3);
-    double eye = Likelihood.word(Measure.GLOW, 3, 2, 1) - 0.04 * 0.9;
-    assertThat(Likelihood.word(Measure.GLOW, 3, 2, 2))
-        .isCloseTo(eye / 0.96 * (1 - 0.0016) + 0.0016 * 0.9, within(1e-6));
+    assertThat(Likelihood.word(Measure.GLOW, 3, 0, 2, 2))
+        .isCloseTo(0.00016 + 0.0016 * 0.9, within(1e-5));
     Reading twice = Reading.first(glow, 2).then(glow, 2);
     assertThat(Likelihood.log(glow, 3, 0, twice))
-        .isCloseTo(Math.log(Likelihood.word(Measure.GLOW, 3, 2, 2)), within(1e-12));
+        .isCloseTo(Math.log(Likelihood.word(Measure.GLOW, 3, 0, 2, 2)), within(1e-12));
     Reading volts = Reading.first(VOLTS, 2).then(VOLTS, 2.01);
     assertThat(Likelihood.log(VOLTS, 12.5, 0.1, volts))
         .isCloseTo(Math.log(0.002 * 0.002 / 15), within(1e-9));
@@ -112,12 +126,12 @@ class LikelihoodTest {
   /** Within the meter's error, 0.5 % and two digits; what differs begins anew. */
   @Test
   void theSameIsWhatTheMeterCannotTell() {
-    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 12.07).times()).isEqualTo(2);
-    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 12.09).times()).isEqualTo(1);
+    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 12.15).times()).isEqualTo(2);
+    assertThat(Reading.first(VOLTS, 12).then(VOLTS, 12.17).times()).isEqualTo(1);
     assertThat(Reading.first(VOLTS, 12).then(VOLTS, 9).then(VOLTS, 12).times()).isEqualTo(1);
     Check ohms = Made.check("ohms", Measure.OHMS, 0, 1);
-    assertThat(Reading.first(ohms, 100).then(ohms, 100.6).times()).isEqualTo(2);
-    assertThat(Reading.first(ohms, 100).then(ohms, 101).times()).isEqualTo(1);
+    assertThat(Reading.first(ohms, 100).then(ohms, 101.3).times()).isEqualTo(2);
+    assertThat(Reading.first(ohms, 100).then(ohms, 101.5).times()).isEqualTo(1);
     assertThat(Reading.first(ohms, 100).value()).isCloseTo(5.298, within(1e-3));
     assertThat(Reading.first(VOLTS, 12).fails()).isFalse();
     assertThat(Reading.first(VOLTS, 9).then(VOLTS, 9).fails()).isTrue();

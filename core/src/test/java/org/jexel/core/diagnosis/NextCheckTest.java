@@ -64,21 +64,21 @@ class NextCheckTest {
     assertThat(next()).as("nothing more to learn").isEmpty();
   }
 
-  /** Per minute, two of attention with each, and half a minute for going elsewhere. */
+  /** Per minute, four of attention with each, and half a minute for going elsewhere. */
   @Test
   void minutesCount() {
     rows(new double[] {12, 12}, new double[] {12, 9}, new double[] {6, 6}, new double[] {6, 3});
-    far("at the box", 3.9);
-    assertThat(id()).as("2 bit in 5.9 min, 1 bit in 3").isEqualTo("far");
-    assertThat(next().orElseThrow().minutes()).isEqualTo(3.9);
-    far("at the box", 4.1);
+    far("at the box", 5.9);
+    assertThat(id()).as("2 bit in 9.9 min, 1 bit in 5").isEqualTo("far");
+    assertThat(next().orElseThrow().minutes()).isEqualTo(5.9);
+    far("at the box", 6.1);
     assertThat(id()).isEqualTo("near");
-    far("under the trailer", 3.9);
+    far("under the trailer", 5.9);
     assertThat(id()).as("and half a minute to get there").isEqualTo("near");
     assertThat(next().orElseThrow().minutes()).isEqualTo(1);
     standing = "under the trailer";
     assertThat(id()).isEqualTo("far");
-    assertThat(next().orElseThrow().minutes()).isEqualTo(3.9);
+    assertThat(next().orElseThrow().minutes()).isEqualTo(5.9);
   }
 
   private void far(String place, double minutes) {
@@ -136,7 +136,9 @@ class NextCheckTest {
     alone = true;
     assertThat(next().orElseThrow().checks()).as("nobody holds the pedal").containsExactly(left);
     seen = Set.of(0, 1, 3);
-    assertThat(next().orElseThrow().minutes()).as("with a prop, and the walk").isEqualTo(5.5);
+    assertThat(next().orElseThrow().minutes())
+        .as("one lamp, with a prop, and the walk")
+        .isEqualTo(4.5);
   }
 
   /** Of a driver's word about a third is left: 0.34 of one bit. */

@@ -45,9 +45,9 @@ class RowTest {
   }
 
   @Test
-  void wordsAreApartBySevenTenthsOfAStep() {
-    assertThat(one(3, 0).apart(one(2.25, 0), GLOW, 0)).isTrue();
-    assertThat(one(3, 0).apart(one(2.35, 0), GLOW, 0)).isFalse();
+  void wordsAreApartByHalfTheLight() {
+    assertThat(one(2.9, 0).apart(one(2.32, 0), GLOW, 0)).as("half the light").isTrue();
+    assertThat(one(2.9, 0).apart(one(2.4, 0), GLOW, 0)).isFalse();
   }
 
   @Test

@@ -134,11 +134,13 @@ class SeveritiesByHandTest {
             of(new Fault(Fault.Kind.BRIDGE, "a", "b", 1)),
             of(new Fault(Fault.Kind.BRIDGE, "a", "c", 1)),
             of(Fault.of(Fault.Kind.OHMS, "b", 1)));
-    assertThat(Severities.end(all, 0)).isEqualTo(1);
-    assertThat(Severities.end(all, 1)).isEqualTo(3);
-    assertThat(Severities.end(all, 3)).isEqualTo(4);
-    assertThat(Severities.end(all, 4)).isEqualTo(5);
-    assertThat(Severities.end(all, 5)).isEqualTo(6);
-    assertThat(Severities.end(all, 6)).isEqualTo(7);
+    assertThat(Severities.apart(all))
+        .containsExactly(
+            all.subList(0, 1),
+            all.subList(1, 3),
+            all.subList(3, 4),
+            all.subList(4, 5),
+            all.subList(5, 6),
+            all.subList(6, 7));
   }
 }

@@ -1,0 +1,80 @@
+package org.jexel.core.diagnosis;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jexel.core.check.Check;
+import org.jexel.core.check.FaultyRig;
+import org.jexel.core.check.Setup;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultSolver;
+import org.jexel.core.network.Network;
+import org.jexel.core.network.NetworkException;
+import org.jexel.core.network.RigNetwork;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.rig.Rig;
+
+/**
+ * What every check reads on a rig with given faults, by low-rank changes of each setup's factored
+ * healthy network. Ohms are told as asinh R, so that open is far from whole but not from another
+ * open. Not for two threads at once.
+ */
+final class Means {
+  private final Rig rig;
+  private final Harness harness;
+  private final List<Check> checks;
+  private final Network whole;
+  private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
+  private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new LinkedHashMap<>();
+
+  Means(Rig rig, Harness harness, List<Check> checks) {
+    this.rig = rig;
+    this.harness = harness;
+    this.checks = checks;
+    this.whole = RigNetwork.whole(rig, harness);
+  }
+
+  /** Solves the network with a hypothesis's faults; empty where no rig can stand so. */
+  Optional<double[]> of(Hypothesis hypothesis) {
+    double[] mean = new double[checks.size()];
+    try {
+      List<Fault> faults = hypothesis.faults();
+      List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
+      FaultyRig faulty = new FaultyRig(whole, harness, faults, setup -> solver(setup, signal));
+      for (int c = 0; c < mean.length; c++) {
+        mean[c] = seen(checks.get(c), faulty.read(checks.get(c)));
+      }
+      return Optional.of(mean);
+    } catch (NetworkException cannot) {
+      // Two stiff sources against each other and the like.
+      return Optional.empty();
+    }
+  }
+
+  private FaultSolver solver(Setup setup) {
+    return solvers.computeIfAbsent(setup, s -> new FaultSolver(s.network(rig, harness).network()));
+  }
+
+  /** A wrong stop signal changes what the state switches on, so it has networks of its own. */
+  private FaultSolver solver(Setup setup, List<Fault> signal) {
+    return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
+        ? solver(setup)
+        : signalled
+            .computeIfAbsent(setup, s -> new HashMap<>())
+            .computeIfAbsent(
+                signal, wrong -> new FaultSolver(setup.network(rig, harness, wrong).network()));
+  }
+
+  /** A reading on the scale on which it is compared. */
+  static double seen(Check check, double value) {
+    if (check.measure() != Measure.OHMS) {
+      return value;
+    }
+    double ohms = Math.min(value, NoFigure.OPEN.si());
+    return Math.signum(ohms) * Math.log(Math.abs(ohms) + Math.sqrt(ohms * ohms + 1));
+  }
+}
