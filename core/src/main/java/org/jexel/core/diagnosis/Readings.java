@@ -1,6 +1,7 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -29,6 +30,9 @@ final class Readings {
   private final Predicted predicted;
   private final Map<Integer, Reading> seen = new LinkedHashMap<>();
   private final Map<String, List<Integer>> trips = new LinkedHashMap<>();
+  private final int[] figures;
+  private final double[][] correlations;
+  private final double ofSound;
   private String standing = "";
 
   Readings(Predicted predicted, List<Diagnosis.Seen> all) {
@@ -44,6 +48,9 @@ final class Readings {
         standing = check.place();
       }
     }
+    figures = seen.keySet().stream().filter(place -> !isWord(place)).mapToInt(p -> p).toArray();
+    correlations = predicted.shared().correlations(figures);
+    ofSound = shared(predicted.healthy());
   }
 
   /** By place of their check. */
@@ -95,14 +102,22 @@ final class Readings {
    * are read of the same parts.
    */
   double logOfShared(Row row) {
-    int[] figures = seen.keySet().stream().filter(p -> !isWord(p)).mapToInt(p -> p).toArray();
+    return readsAsSound(row) ? ofSound : shared(row);
+  }
+
+  /** Whether it says of every figure what a sound rig says. */
+  private boolean readsAsSound(Row row) {
+    return Arrays.stream(figures).allMatch(place -> row.reads(predicted.healthy(), place));
+  }
+
+  private double shared(Row row) {
     double[] z = new double[figures.length];
     double[] c = new double[figures.length];
     for (int i = 0; i < figures.length; i++) {
       z[i] = row.deviationsOff(figures[i], Must.have(seen, figures[i]).value());
       c[i] = row.shareOfTolerance(predicted.healthy(), figures[i]);
     }
-    return predicted.shared().log(figures, z, c);
+    return Shared.log(correlations, z, c);
   }
 
   private double alone(Row row, int place) {

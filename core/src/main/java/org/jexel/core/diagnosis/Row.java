@@ -74,6 +74,11 @@ record Row(
     return (seen - means[place]) / deviations[place];
   }
 
+  /** Whether it says the same of a check. */
+  boolean reads(Row other, int place) {
+    return means[place] == other.means[place] && deviations[place] == other.deviations[place];
+  }
+
   /**
    * What part of a deviation is the tolerance of a sound rig's parts, scaled with the reading; the
    * rest is how bad a fault is.

@@ -62,18 +62,29 @@ final class Shared {
     return sum;
   }
 
+  /** ρ of each of these figures with each. */
+  double[][] correlations(int[] places) {
+    double[][] rho = new double[places.length][places.length];
+    for (int i = 0; i < places.length; i++) {
+      for (int j = 0; j < places.length; j++) {
+        rho[i][j] = i == j ? 1 : correlation(places[i], places[j]);
+      }
+    }
+    return rho;
+  }
+
   /**
    * Logarithm of how much likelier figures are together than each by itself: ½·(Σ z² − zᵀ·R⁻¹·z −
-   * ln |R|), R_ij = ρ_ij·c_i·c_j beside a diagonal of ones.
+   * ln |R|), R_ij = 0.9·ρ_ij·c_i·c_j beside a diagonal of ones.
    *
-   * @param places of the figures
+   * @param rho of the figures
    * @param z how many deviations each is off
    * @param c share of each deviation that comes from the tolerances of parts, 0 to 1
    */
-  double log(int[] places, double[] z, double[] c) {
-    int[] near = new int[places.length];
+  static double log(double[][] rho, double[] z, double[] c) {
+    int[] near = new int[z.length];
     int n = 0;
-    for (int i = 0; i < places.length; i++) {
+    for (int i = 0; i < z.length; i++) {
       if (c[i] > 0 && Math.abs(z[i]) < REACH) {
         near[n++] = i;
       }
@@ -87,8 +98,7 @@ final class Shared {
     for (int i = 0; i < n; i++) {
       r.set(i, i, 1);
       for (int j = 0; j < i; j++) {
-        double common = STATED * correlation(places[near[i]], places[near[j]]);
-        r.set(i, j, common * c[near[i]] * c[near[j]]);
+        r.set(i, j, STATED * rho[near[i]][near[j]] * c[near[i]] * c[near[j]]);
         r.set(j, i, r.get(i, j));
       }
       y[i] = z[near[i]];

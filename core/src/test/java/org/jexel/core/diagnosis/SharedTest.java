@@ -47,7 +47,7 @@ class SharedTest {
   private double log(int[] places, double... z) {
     double[] whole = new double[z.length];
     Arrays.fill(whole, 1);
-    return shared.log(places, z, whole);
+    return Shared.log(shared.correlations(places), z, whole);
   }
 
   /** Of ten squares of spread nine are the part's and one is the meter's. */
@@ -78,10 +78,14 @@ class SharedTest {
     assertThat(log(new int[] {0, 3}, 2, 2)).isCloseTo(0, within(1e-12));
     assertThat(log(new int[] {0}, 2)).isZero();
     assertThat(log(new int[] {0, 1}, 2, 4)).as("a slip").isZero();
-    assertThat(shared.log(new int[] {0, 1}, new double[] {2, 2}, new double[] {1, 0}))
+    assertThat(
+            Shared.log(
+                shared.correlations(new int[] {0, 1}), new double[] {2, 2}, new double[] {1, 0}))
         .as("a fault")
         .isZero();
-    double half = shared.log(new int[] {0, 1}, new double[] {2, 2}, new double[] {1, 0.5});
+    double half =
+        Shared.log(
+            shared.correlations(new int[] {0, 1}), new double[] {2, 2}, new double[] {1, 0.5});
     assertThat(half).isCloseTo((8 - 8 / 1.405 - Math.log(1 - 0.405 * 0.405)) / 2, within(1e-9));
   }
 }
