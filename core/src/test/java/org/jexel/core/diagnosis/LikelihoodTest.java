@@ -12,6 +12,7 @@ import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.DoubleRange;
 import org.jexel.core.check.Check;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -145,6 +146,18 @@ class LikelihoodTest {
     Check glow = Made.check("look", Measure.GLOW, 3, 3);
     assertThat(Likelihood.logOfAnything(glow, Math.log(0.02)))
         .isCloseTo(Math.log(0.012 + 0.1), within(1e-9));
+  }
+
+  /** No figure: the fuse of the lead blows where it must, but for slips, and nowhere else. */
+  @Test
+  void thatAFuseBlewIsAWord() {
+    Check amps = Made.check("amps", Measure.AMPS, 1, 2);
+    Reading blown = Reading.first(amps, NoFigure.BLOWN.si());
+    assertThat(Likelihood.log(amps, NoFigure.BLOWN.si(), 2500, blown))
+        .isCloseTo(Math.log(0.998), within(1e-9));
+    assertThat(Likelihood.log(amps, 1.5, 0.1, blown)).isCloseTo(Math.log(0.002), within(1e-9));
+    assertThat(Likelihood.log(amps, NoFigure.BLOWN.si(), 2500, Reading.first(amps, 1.5)))
+        .isCloseTo(Math.log(0.002 / 20), within(1e-9));
   }
 
   @Test
