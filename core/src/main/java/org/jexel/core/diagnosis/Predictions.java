@@ -10,10 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.concurrent.ForkJoinPool;
 import java.util.function.IntToDoubleFunction;
-import java.util.function.Supplier;
-import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Meter;
 import org.jexel.core.harness.Harness;
@@ -69,40 +66,20 @@ public final class Predictions {
 
   public static Predictions of(
       Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
-    int processors = ForkJoinPool.getCommonPoolParallelism() + 1;
-    return of(rig, harness, checks, hypotheses, processors);
-  }
-
-  static Predictions of(
-      Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses, int workers) {
     List<Check> read = List.copyOf(checks);
     Predictions predictions = new Predictions(read, new Means(rig, harness, read));
-    predictions.solve(hypotheses, workers, () -> new Means(rig, harness, read));
+    predictions.solve(hypotheses);
     return predictions;
   }
 
-  /**
-   * Every fault in all its severities. Faults do not hang on each other, so that each worker takes
-   * its share, with networks of its own.
-   */
-  private void solve(List<Hypothesis> hypotheses, int workers, Supplier<Means> another) {
-    List<List<Hypothesis>> faults = Severities.apart(hypotheses);
+  /** Every fault in all its severities. */
+  private void solve(List<Hypothesis> hypotheses) {
     double[] healthy =
         means
             .of(hypotheses.get(0))
             .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
-    Severities[] solved = new Severities[faults.size()];
-    IntStream.range(0, workers)
-        .parallel()
-        .forEach(
-            worker -> {
-              Means own = worker == 0 ? means : another.get();
-              for (int f = worker; f < solved.length; f += workers) {
-                solved[f] = new Severities(faults.get(f), healthy, own::of, this::alike);
-              }
-            });
-    for (Severities one : solved) {
-      rows(one);
+    for (List<Hypothesis> fault : Severities.apart(hypotheses)) {
+      rows(new Severities(fault, healthy, means::of, this::alike));
     }
   }
 

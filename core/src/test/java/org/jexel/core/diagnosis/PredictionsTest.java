@@ -47,22 +47,6 @@ class PredictionsTest {
         .isEqualTo(predicted.healthy().hypothesis());
   }
 
-  /** Whoever solves a fault, with whatever was solved before on the same networks. */
-  @Test
-  void theSameIsReadByHoweverManyItIsWorkedOut() {
-    List<Hypothesis> all = Hypothesis.of(RIG, HARNESS);
-    List<Row> alone = Predictions.of(RIG, HARNESS, CHECKS, all, 1).predicted().singles();
-    List<Row> shared = Predictions.of(RIG, HARNESS, CHECKS, all, 5).predicted().singles();
-    assertThat(shared)
-        .extracting(Row::hypothesis)
-        .isEqualTo(alone.stream().map(Row::hypothesis).toList());
-    for (int h = 0; h < alone.size(); h++) {
-      assertThat(shared.get(h).means()).containsExactly(alone.get(h).means(), within(1e-9));
-      assertThat(shared.get(h).deviations())
-          .containsExactly(alone.get(h).deviations(), within(1e-9));
-    }
-  }
-
   @Test
   void whatIsMendedIsReadAgainWhereItChangedSomething() {
     Row earth = single(Fault.Kind.OPEN, "wire_cord_tail");
