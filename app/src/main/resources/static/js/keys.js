@@ -1,4 +1,4 @@
-import { unfold } from "./page.js";
+import { emptyFigure, unfold } from "./page.js";
 
 /* Every act has a key; the list of them opens with a question mark. */
 const cards = () => [
@@ -19,6 +19,7 @@ const asked = (field) => {
   return (
     (field && document.getElementById(field)) ||
     (word && word.querySelector("input[type=radio]")) ||
+    emptyFigure(document) ||
     document.querySelector("[data-next]:not([disabled])") ||
     document.querySelector(".card-row.open :is(input:not([type=hidden]), select, textarea):not([disabled])")
   );
@@ -79,7 +80,7 @@ const GOES_MS = 1500;
 let went = 0;
 const digit = (key) => {
   const station = document.querySelector(`.rail a[data-key="${key}"]`);
-  const reading = document.getElementById("reading");
+  const reading = emptyFigure(document) || document.querySelector("[data-figure]");
   if (station && Date.now() - went < GOES_MS) station.click();
   else if (reading) reading.focus();
 };
@@ -88,7 +89,7 @@ document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey) return;
   if (event.key === "Escape" && event.target.blur) event.target.blur();
   // An empty reading takes the meter's key; in one that is begun it may be the m of a unit.
-  const empty = event.target.id === "reading" && !event.target.value && event.key === "m";
+  const empty = event.target.matches("[data-figure]") && !event.target.value && event.key === "m";
   const typing = "input:not([type=radio]):not([type=checkbox]), select, textarea, dialog";
   if (!empty && event.target.closest(typing)) return;
   if (/^[0-9]$/.test(event.key)) {

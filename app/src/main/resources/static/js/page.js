@@ -14,10 +14,36 @@ document.addEventListener("click", (event) => {
   if (event.target.closest("[data-unfold]")) unfold();
 });
 
-/* The number pad of a phone. */
+/* Figures that are taken in one go: Enter goes to the next empty one, and records at the last. */
+const figures = (form) => [...form.querySelectorAll("[data-figure]")];
+export const emptyFigure = (form) => figures(form).find((field) => !field.value);
+document.addEventListener("keydown", (event) => {
+  if (event.key !== "Enter" || !event.target.matches("[data-figure]")) return;
+  const empty = emptyFigure(event.target.form);
+  if (event.target.value && empty) {
+    event.preventDefault();
+    empty.focus();
+  }
+});
+
+/* The number pad of a phone types where somebody last touched, else into what is still empty. */
+let touched = "";
+document.addEventListener("focusin", (event) => {
+  if (event.target.matches("[data-figure]")) touched = event.target.id;
+});
+const padded = (form) =>
+  figures(form).find((field) => field.id === touched) || emptyFigure(form) || figures(form)[0];
 document.addEventListener("click", (event) => {
   const key = event.target.closest("[data-pad]");
   if (!key) return;
-  const input = key.closest("form").querySelector("input[name=reading]");
+  const input = padded(key.form);
   input.value = key.dataset.pad === "⌫" ? input.value.slice(0, -1) : input.value + key.dataset.pad;
+  touched = input.id;
+});
+document.addEventListener("click", (event) => {
+  const on = event.target.closest("[data-pad-next]");
+  if (!on) return;
+  // A key of the pad changes no field as hands do: what was typed is judged and kept from here.
+  padded(on.form).dispatchEvent(new Event("change", { bubbles: true }));
+  touched = emptyFigure(on.form)?.id ?? "";
 });

@@ -2,8 +2,11 @@ package org.jexel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,6 +35,11 @@ class FinderWalkTest {
     browser.signIn("electrician");
   }
 
+  @BeforeEach
+  void aLaptop() {
+    browser.size(1280, 800);
+  }
+
   @AfterAll
   void close() {
     browser.close();
@@ -48,7 +56,7 @@ class FinderWalkTest {
             .driver()
             .executeScript(
                 "const asked = document.querySelector('#reading-say')"
-                    + " || document.querySelector('#card-finder .round .word');"
+                    + " || document.querySelector('#card-finder .round :is(.word, .read)');"
                     + "return !asked ? 0 : asked.getBoundingClientRect().bottom + scrollY"
                     + " - document.querySelector('footer.next').getBoundingClientRect().top;");
     assertThat(((Number) below).doubleValue()).as(next(browser)).isLessThanOrEqualTo(0);
@@ -123,6 +131,41 @@ class FinderWalkTest {
     assertThat(browser.text("#card-finder .answer")).contains(fault);
     assertThat(taken).isLessThanOrEqualTo(most);
     readWithoutScrolling();
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  private String focused() {
+    return browser.driver().switchTo().activeElement().getDomAttribute("id");
+  }
+
+  /** Enter goes to the next pin, the pad types where its turn is, and the last Enter records. */
+  @Test
+  void figuresOfOneWalkAreTypedFromPinToPin() throws Exception {
+    String ref = new Walker(mvc, "electrician").newJob("From pin to pin", "NONE", "1");
+    browser.size(1280, 800);
+    browser.open("/jobs/" + ref + "/bench?card=finder&start=loaded");
+    String first = "#card-loaded-tail-figure";
+    browser.press("12.5", Keys.ENTER);
+    browser.await("the next is focused", () -> focused().equals("card-loaded-left-figure"));
+    browser.await("it is judged", () -> !browser.text("#card-loaded-tail .say").isEmpty());
+    browser.await("its turn", () -> browser.has("#card-loaded-left.turn"));
+    browser.size(390, 844);
+    browser.open("/jobs/" + ref + "/bench?card=finder&start=loaded");
+    assertThat(browser.at(first).getDomProperty("value")).isEqualTo("12.5");
+    for (String key : List.of("1", "2", ".", "6")) {
+      browser.at("[data-pad='" + key + "']").sendKeys(Keys.ENTER);
+    }
+    browser.at("[data-pad-next]").sendKeys(Keys.ENTER);
+    browser.await("judged", () -> !browser.text("#card-loaded-left .say").isEmpty());
+    browser.at("[data-pad='9']").sendKeys(Keys.ENTER);
+    assertThat(browser.at("#card-loaded-left-figure").getDomProperty("value")).isEqualTo("12.6");
+    assertThat(browser.at("#card-loaded-right-figure").getDomProperty("value")).isEqualTo("9");
+    assertThat(browser.driver().executeScript("return document.documentElement.scrollWidth"))
+        .isEqualTo(390L);
+    browser.at("#card-loaded-right-figure").sendKeys(Keys.ENTER);
+    browser.await("recorded", () -> !browser.has(first));
+    browser.open("/jobs/" + ref + "/bench?card=loaded.right");
+    assertThat(browser.text(".chain")).contains("9.00 V", "stands");
     assertThat(browser.complaints()).isEmpty();
   }
 }

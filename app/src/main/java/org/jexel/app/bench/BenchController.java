@@ -91,7 +91,7 @@ class BenchController {
       case "meter" -> view.put("meter", MeterCard.of(file, meter));
       default -> {}
     }
-    Check check = current.first().check();
+    Check check = current.now().check();
     view.put("tools", TOOLS);
     view.put("sheet", sheet);
     view.put("unknown", card.isEmpty() || tool || sheet.has(card) ? "" : card);
@@ -146,13 +146,13 @@ class BenchController {
     return card(FINDER);
   }
 
-  /** One word for each lamp or wheel of a round. */
+  /** One word for each lamp or wheel of a round, or one figure for each circuit. */
   @PostMapping("/jobs/{ref}/bench/round")
   String round(@PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
     return files.act(ref, person, file -> record(file, typed));
   }
 
-  /** Words that were changed and not recorded yet. */
+  /** Words and figures that were changed and not recorded yet. */
   @PostMapping("/jobs/{ref}/bench/round/draft")
   String roundDraft(
       @PathVariable String ref, @RequestParam Map<String, String> typed, Person person) {
@@ -169,10 +169,14 @@ class BenchController {
               : bench.record(file, said.check(), said.word(), said.seen(), said.key());
     }
     String back = typed.getOrDefault("back", "");
-    if (words.isEmpty() || kept && back.equals(FINDER)) {
+    if (kept && !words.isEmpty() && back.equals(FINDER)) {
       return card(FINDER);
     }
-    return back(back, typed.getOrDefault("round", words.get(0).check().round()));
+    return back(back, round(typed, words)) + (words.isEmpty() ? "&nothing=yes" : "");
+  }
+
+  private static String round(Map<String, String> typed, List<Said> said) {
+    return typed.getOrDefault("round", said.isEmpty() ? "" : said.get(0).check().round());
   }
 
   /** To what was being taken: on the finder's card, or in its place on the sheet. */
@@ -187,8 +191,7 @@ class BenchController {
     words.stream()
         .filter(said -> !said.word().equals(CheckView.of(file, said.check()).word()))
         .forEach(said -> bench.draft(file, said.check(), said.word(), said.seen(), said.key()));
-    String round = words.isEmpty() ? "" : words.get(0).check().round();
-    return back(typed.getOrDefault("back", ""), typed.getOrDefault("round", round));
+    return back(typed.getOrDefault("back", ""), round(typed, words));
   }
 
   /** A card by its name, whose plus signs and dots may stand in an address as they are not. */

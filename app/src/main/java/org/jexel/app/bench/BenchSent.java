@@ -7,7 +7,6 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.Waited;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.PartOutput;
-import org.jexel.core.quantity.UnitSystem;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -49,7 +48,7 @@ class BenchSent {
                 Reading.Source.TYPED));
   }
 
-  /** Of a round each word by itself: what cannot be taken keeps the others from nothing. */
+  /** Of a round each by itself: what cannot be taken keeps the others from nothing. */
   @PostMapping(value = "/jobs/{ref}/bench/round", params = "ago")
   Waited.Told round(
       @PathVariable String ref,
@@ -69,7 +68,7 @@ class BenchSent {
                         file,
                         said.check(),
                         said.word(),
-                        UnitSystem.METRIC,
+                        Waited.units(file, typed.getOrDefault("units", "")),
                         at,
                         said.key(),
                         source(said)))

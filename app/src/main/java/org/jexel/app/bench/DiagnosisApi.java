@@ -9,6 +9,7 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.JobFiles;
 import org.jexel.app.security.Person;
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Round;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.quantity.UnitSystem;
 import org.jspecify.annotations.Nullable;
@@ -135,7 +136,7 @@ class DiagnosisApi {
                 n ->
                     new NextCheck(
                         n.checks().stream().map(Check::id).toList(),
-                        n.first().title(),
+                        new Round(n.checks()).title(),
                         n.minutes(),
                         n.gain()))
             .orElse(null));

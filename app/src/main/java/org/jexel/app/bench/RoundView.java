@@ -39,6 +39,11 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     return checks.get(0);
   }
 
+  /** What is taken now: the first that nothing was typed or chosen for. */
+  public CheckView now() {
+    return checks.stream().filter(view -> view.word().isEmpty()).findFirst().orElse(first());
+  }
+
   /** The rounds of a walk, or this one alone. */
   public List<RoundView> parts() {
     return round.parts().stream()

@@ -9,20 +9,25 @@ import org.jexel.app.job.JobFile;
 import org.jexel.app.job.RequestKey;
 import org.jexel.core.check.Check;
 import org.jexel.core.job.Taken;
+import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.UnitSystem;
 
 /**
- * A word of a round as it was posted.
+ * A word or figure of a round as it was posted.
  *
+ * @param word as it was typed or chosen; empty where a figure was cleared
  * @param seen newest reading of its check when the page was made, 0 if there was none
  * @param key of this word in this request
  * @param atOnce whether it was said of all that nobody chose a word for
  */
 record Said(Check check, String word, long seen, String key, boolean atOnce) {
+  private static final String FIELD = "word.";
+
   /** What was said, and of a round or walk that was said all at once the rest of it. */
   static List<Said> all(JobFile file, Map<String, String> typed) {
     String rest = typed.getOrDefault("atOnce", "");
     List<Said> said = new ArrayList<>(of(file, typed));
+    said.removeIf(one -> one.word().isBlank());
     Set<Check> chosen = said.stream().map(Said::check).collect(Collectors.toSet());
     for (Check check : file.work().bench().checks()) {
       boolean other = RoundView.isSaidAtOnce(check) && !chosen.contains(check);
@@ -33,15 +38,12 @@ record Said(Check check, String word, long seen, String key, boolean atOnce) {
     return said;
   }
 
+  /** Every field of the form, cleared ones too. */
   static List<Said> of(JobFile file, Map<String, String> typed) {
-    List<Said> all = new ArrayList<>();
-    for (Check check : file.work().bench().checks()) {
-      String word = typed.getOrDefault("word." + check.id(), "");
-      if (!check.measure().words().isEmpty() && !word.isBlank()) {
-        all.add(of(file, typed, check, word, false));
-      }
-    }
-    return all;
+    return file.work().bench().checks().stream()
+        .filter(check -> typed.containsKey(FIELD + check.id()))
+        .map(check -> of(file, typed, check, Must.have(typed, FIELD + check.id()), false))
+        .toList();
   }
 
   private static String sound(Check check) {

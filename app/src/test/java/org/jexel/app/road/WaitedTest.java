@@ -129,4 +129,16 @@ class WaitedTest {
     assertThat(electrician.page("/jobs/" + ref + "/bench?card=look.tail")).contains("dark");
     assertThat(sent(electrician, path, HOUR_MS, Map.of())).contains("on the sheet no more");
   }
+
+  @Test
+  void figuresThatWaitedAreTakenOneByOne() throws Exception {
+    String ref = electrician.newJob("Waited", "NONE", "1");
+    String path = "/jobs/" + ref + "/bench/round";
+    Map<String, String> read =
+        Map.of("word.loaded.tail", "12,5", "word.loaded.left", "a lot", "word.loaded.right", "");
+    assertThat(sent(electrician, path, HOUR_MS, read)).contains("\"taken\":false");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=loaded.tail")).contains("12.50 V");
+    assertThat(electrician.page("/jobs/" + ref + "/bench?card=loaded.right"))
+        .doesNotContain(">stands<");
+  }
 }

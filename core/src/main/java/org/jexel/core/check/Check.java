@@ -127,16 +127,28 @@ public record Check(
 
   /**
    * Rounds of one walk are taken one after the other without going anywhere: lamps are looked at
-   * circuit by circuit, as somebody in the cab switches them on; plug, cord and box are moved at
-   * the drawbar; a wheel that is up is tried with the breakaway pin out, and with it in. What is no
-   * such walk is its round.
+   * circuit by circuit, as somebody in the cab switches them on; the red lead goes from pin to pin
+   * or from stud to stud; plug, cord and box are moved at the drawbar; a wheel that is up is tried
+   * with the breakaway pin out, and with it in. What is no such walk is its round.
    */
   public String walk() {
     return switch (measure) {
       case MOVING -> probing.red().equals(Reach.LOOM.name()) ? round() : Round.DRAWBAR;
       case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : round();
       case GRIPPING, TURNING -> group == Group.BREAKAWAY ? Round.RAISED : round();
+      case VOLTS, AMPS, OHMS -> isOfACircuit() ? Round.pins(group) : round();
       default -> round();
+    };
+  }
+
+  /** Whether it is the same for each circuit, with the black lead left where it is. */
+  private boolean isOfACircuit() {
+    return switch (group) {
+      case SOCKET, BENCH -> true;
+      case LOADED -> PinFunction.LIGHTS.contains(function);
+      case BOX, CHARGE -> probing.black().equals(Nodes.box(PinFunction.EARTH));
+      case CONTINUITY -> probing.black().equals(Nodes.plug(PinFunction.EARTH));
+      default -> false;
     };
   }
 

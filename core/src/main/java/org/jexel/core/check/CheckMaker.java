@@ -39,6 +39,9 @@ final class CheckMaker {
   private final Map<Setup, RigNetwork> networks = new HashMap<>();
   private final Map<Setup, Solution> solutions = new HashMap<>();
 
+  /** One of each, so that whoever reads all checks sees at once which share theirs. */
+  private final Map<Setup, Setup> setups = new HashMap<>();
+
   CheckMaker(Rig rig, Harness harness) {
     this.rig = rig;
     this.harness = harness;
@@ -122,7 +125,11 @@ final class CheckMaker {
             : new Sum(words.title(), words.formula(), terms(network), expected, measure),
         spread.influences(),
         words.minutes(),
-        probing);
+        new Probing(
+            setups.computeIfAbsent(probing.setup(), setup -> setup),
+            measure,
+            probing.red(),
+            probing.black()));
   }
 
   private RigNetwork network(Setup setup) {

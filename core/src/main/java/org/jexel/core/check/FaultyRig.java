@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
@@ -34,14 +35,18 @@ public final class FaultyRig {
   private static final int ROUNDS = 3;
 
   /** What is used before somebody comes to look. */
-  private static final List<StateWord> USED =
-      List.of(
-          StateWord.TAIL,
-          StateWord.LEFT,
-          StateWord.RIGHT,
-          StateWord.STOP,
-          StateWord.REVERSE,
-          StateWord.LEVER);
+  private static final List<Setup> USED =
+      Stream.of(
+              StateWord.TAIL,
+              StateWord.LEFT,
+              StateWord.RIGHT,
+              StateWord.STOP,
+              StateWord.REVERSE,
+              StateWord.LEVER)
+          .map(Setup::rig)
+          .toList();
+
+  private static final Setup UNPLUGGED = Setup.rig(StateWord.UNPLUGGED);
 
   /** Places of the words of {@link Measure#FUSE}; one that blows again is first seen blown. */
   private static final double SOUND = 0;
@@ -62,6 +67,11 @@ public final class FaultyRig {
   private final Function<Setup, FaultSolver> solvers;
   private final Set<String> blown = new LinkedHashSet<>();
   private final Map<Setup, Readout> readouts = new HashMap<>();
+
+  /** The same of one setup; the checks of a sheet that share one come one after the other. */
+  private @Nullable Setup lastSetup;
+
+  private @Nullable Readout last;
   private List<FaultSolver.Change> changes;
   private @Nullable AtTheWheels wheels;
 
@@ -86,6 +96,7 @@ public final class FaultyRig {
       }
       changes = FaultSolver.changes(whole, standing());
       readouts.clear();
+      last = null;
     }
   }
 
@@ -124,8 +135,7 @@ public final class FaultyRig {
 
   private Set<String> overloaded() {
     Set<String> overloaded = new LinkedHashSet<>();
-    for (StateWord word : USED) {
-      Setup setup = Setup.rig(word);
+    for (Setup setup : USED) {
       for (Element element : solvers.apply(setup).network().elements()) {
         if (element instanceof Fuse fuse && fuse.opens(solved(setup).amps(fuse.name()))) {
           overloaded.add(fuse.name());
@@ -136,7 +146,11 @@ public final class FaultyRig {
   }
 
   private Readout solved(Setup setup) {
-    return readouts.computeIfAbsent(setup, s -> solvers.apply(s).solve(changes));
+    if (setup != lastSetup || last == null) {
+      last = readouts.computeIfAbsent(setup, s -> solvers.apply(s).solve(changes));
+      lastSetup = setup;
+    }
+    return last;
   }
 
   /** The reading, SI; for words their place in the measure's list. */
@@ -168,13 +182,12 @@ public final class FaultyRig {
    * An ohmmeter loads what it is put on: what leaks back through a diode is gone under it.
    */
   private boolean isLive(Probing probing) {
-    Setup unplugged = Setup.rig(StateWord.UNPLUGGED);
-    if (!probing.isLive(solved(unplugged))) {
+    if (!probing.isLive(solved(UNPLUGGED))) {
       return false;
     }
     List<Fault> loaded = new ArrayList<>(standing());
     loaded.add(new Fault(Fault.Kind.BRIDGE, probing.red(), probing.black(), METER_OHMS));
-    return probing.isLive(solvers.apply(unplugged).solve(FaultSolver.changes(whole, loaded)));
+    return probing.isLive(solvers.apply(UNPLUGGED).solve(FaultSolver.changes(whole, loaded)));
   }
 
   /**

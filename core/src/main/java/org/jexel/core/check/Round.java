@@ -30,7 +30,7 @@ public record Round(List<Check> checks) {
   /** To look at one lamp again, beside the others, min. */
   private static final double ONE_LAMP = 0.5;
 
-  /** For each further circuit on the walk of lamps, min. */
+  /** For each further circuit, whether its lamps are looked at or its pin is read, min. */
   private static final double NEXT_CIRCUIT = 0.5;
 
   /** For each further place on the walk along the drawbar, min. */
@@ -76,6 +76,10 @@ public record Round(List<Check> checks) {
           .skip(1)
           .map(part -> part.reach().how())
           .collect(Collectors.joining(" ", first().state() + " ", ""));
+    } else if (ofFigures()) {
+      return inOneState()
+          ? first().state()
+          : "One circuit after the other, as each line says; read it before the next.";
     } else if (raised()) {
       return "Plug out; each braked wheel in turn off the ground on a stand, the others chocked. Pull the breakaway pin and turn the wheel, seconds only; put the pin back, and turn it again.";
     }
@@ -92,7 +96,28 @@ public record Round(List<Check> checks) {
 
   /** What this part of a walk is. */
   public String heading() {
-    return first().measure() == Measure.GLOW ? state() : title();
+    return first().measure() == Measure.GLOW || !words() ? state() : title();
+  }
+
+  /** Whether the red lead goes from pin to pin. */
+  private boolean ofFigures() {
+    return isWalk() && !words();
+  }
+
+  /** Whether it is one figure, and nothing else is taken with it. */
+  public boolean isOneFigure() {
+    return !isWalk() && !words();
+  }
+
+  /** Where the red lead goes. */
+  public String red() {
+    boolean one = checks.stream().map(Check::red).distinct().count() == 1;
+    return one ? first().red() : "each in turn, as below";
+  }
+
+  /** Whether nothing is switched between its readings. */
+  public boolean inOneState() {
+    return checks.stream().map(Check::state).distinct().count() == 1;
   }
 
   private Reach reach() {
@@ -112,6 +137,8 @@ public record Round(List<Check> checks) {
   public String title() {
     if (isWalk() && raised()) {
       return "Raise each braked wheel: it stands with the pin out, and is free with it in";
+    } else if (ofFigures()) {
+      return pins();
     }
     return switch (first().measure()) {
       case GLOW ->
@@ -136,12 +163,33 @@ public record Round(List<Check> checks) {
     };
   }
 
+  /** The walk on which a lead goes from pin to pin, or from stud to stud, of a group of checks. */
+  static String pins(Check.Group group) {
+    return switch (group) {
+      case SOCKET -> "socket";
+      case LOADED -> "loaded";
+      case BOX, CHARGE -> "box";
+      case BENCH -> TrailerAlone.BENCH;
+      default -> TrailerAlone.DEAD_PINS;
+    };
+  }
+
+  private String pins() {
+    return switch (first().group()) {
+      case SOCKET -> "Socket, plug out: volts of each circuit in turn";
+      case LOADED -> "Connector, plug in: volts of each circuit in turn";
+      case BOX, CHARGE -> "Box, plug in: volts of each stud in turn";
+      case BENCH -> "Trailer’s plug: what each pin draws from a bench supply";
+      default -> "Trailer’s plug, dead: ohms of each pin to earth";
+    };
+  }
+
   /** Effort without the way there, min. */
   public double minutes() {
     double next =
         switch (first().measure()) {
           case MOVING -> NEXT_PLACE;
-          case GLOW -> NEXT_CIRCUIT;
+          case GLOW, VOLTS, OHMS -> NEXT_CIRCUIT;
           default -> ONCE_MORE;
         };
     boolean oneLamp = checks.size() == 1 && first().measure() == Measure.GLOW;

@@ -26,6 +26,9 @@ final class TrailerAlone {
   /** The reading of what a pin draws from a bench supply. */
   static final String BENCH = "bench";
 
+  /** The reading of what a pin sees of the earth pin. */
+  static final String DEAD_PINS = "dead";
+
   /** The fused lead goes from pin to pin. */
   private static final double BENCH_LEAD = 2;
 
@@ -93,7 +96,7 @@ final class TrailerAlone {
     for (PinFunction function : LoadedChecks.circuits(harness)) {
       add(
           new CheckMaker.Words(
-              new CheckId("dead", Nodes.id(function)),
+              new CheckId(DEAD_PINS, Nodes.id(function)),
               "Ohms of the %s pin to earth".formatted(function.label()),
               Check.Group.CONTINUITY,
               function,

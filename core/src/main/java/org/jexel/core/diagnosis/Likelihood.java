@@ -39,6 +39,20 @@ final class Likelihood {
   /** Where eyes draw the border between two words at one look, in steps of the scale. */
   private static final double EYE = 0.2;
 
+  private static final double TOGETHER = 0.5;
+
+  /**
+   * One eye draws it alike for all lamps of a walk, and all of them hang on one battery: so much of
+   * {@link #EYE}'s variance is theirs together. By Gauss and Hermite at three nodes, √3 deviations
+   * off with a share of one in six (Abramowitz and Stegun, 25.4.46).
+   */
+  static final double[] COMMON = {0, EYE * Math.sqrt(3 * TOGETHER), -EYE * Math.sqrt(3 * TOGETHER)};
+
+  static final double[] SHARE_OF_COMMON = {Math.log(2 / 3.0), Math.log(1 / 6.0), Math.log(1 / 6.0)};
+
+  /** Each lamp by itself, whose watts are its own. */
+  private static final double OWN = EYE * Math.sqrt(0.75);
+
   /** The neighbouring word speaks against a hypothesis; one alone may be a slip. */
   private static final double NEXT_WORD = 3;
 
@@ -63,8 +77,20 @@ final class Likelihood {
     return Math.log((1 - slip) * normal + slip / range(check.measure()));
   }
 
+  /**
+   * Logarithm of the probability of what is said of one lamp among others.
+   *
+   * @param common how far all of them that lie between two words seem brighter, in steps of the
+   *     scale; what is plainly bright or dark stays so
+   */
+  static double ofALamp(Check check, double mean, double deviation, Reading seen, double common) {
+    double part = mean - Math.floor(mean);
+    double truth = mean + 4 * part * (1 - part) * common;
+    return Math.log(word(check.measure(), truth, deviation, seen.value(), seen.times(), OWN));
+  }
+
   /** That a fuse blew is a word, said where a figure is asked for. */
-  private static boolean isBlown(Measure measure, double amps) {
+  static boolean isBlown(Measure measure, double amps) {
     return measure == Measure.AMPS && amps >= NoFigure.BLOWN.si();
   }
 
@@ -88,6 +114,11 @@ final class Likelihood {
    * @param times looks in a row that said so
    */
   static double word(Measure measure, double truth, double deviation, double said, int times) {
+    return word(measure, truth, deviation, said, times, EYE);
+  }
+
+  private static double word(
+      Measure measure, double truth, double deviation, double said, int times, double own) {
     if (measure == Measure.MOVING) {
       double breaks = truth > 0.5 ? 1 - MISSED : IMAGINED;
       return Math.pow(said > 0.5 ? breaks : 1 - breaks, times);
@@ -97,7 +128,7 @@ final class Likelihood {
     }
     int last = measure.words().size() - 1;
     long word = Math.round(said);
-    double eye = Math.hypot(EYE / Math.sqrt(times), deviation);
+    double eye = Math.hypot(own / Math.sqrt(times), deviation);
     double above = word == last ? 1 : normal((word + 0.5 - truth) / eye);
     double below = word == 0 ? 0 : normal((word - 0.5 - truth) / eye);
     long meant = Math.max(0, Math.min(last, Math.round(truth)));
@@ -110,7 +141,10 @@ final class Likelihood {
           case 1 -> share / neighbours;
           default -> (1 - share) / others;
         };
-    double miscalled = Math.pow(miscalled(measure), times);
+    // Whoever is sent to one part again looks at it as closely as a hand feels.
+    double miscalled =
+        miscalled(measure)
+            * Math.pow(Math.min(miscalled(measure), MISCALLED_IN_HAND), (double) times - 1);
     return (1 - miscalled) * (above - below) + miscalled * slip;
   }
 

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Meter;
 import org.jexel.core.harness.Harness;
@@ -47,6 +48,10 @@ public final class Predictions {
   private final List<Check> checks;
   private final Means means;
   private final Shared shared;
+
+  /** Places of what is seen of fuses. */
+  private final List<Integer> fuses;
+
   private final List<Row> singles = new ArrayList<>();
 
   /** Rows of one fault, by it. */
@@ -58,6 +63,11 @@ public final class Predictions {
     this.checks = checks;
     this.means = means;
     this.shared = new Shared(checks);
+    this.fuses =
+        IntStream.range(0, checks.size())
+            .filter(c -> checks.get(c).measure() == Measure.FUSE)
+            .boxed()
+            .toList();
   }
 
   public static Predictions of(Rig rig, Harness harness, List<Check> checks) {
@@ -79,7 +89,7 @@ public final class Predictions {
             .of(hypotheses.get(0))
             .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
     for (List<Hypothesis> fault : Severities.apart(hypotheses)) {
-      rows(new Severities(fault, healthy, means::of, this::alike));
+      rows(new Severities(fault, healthy, means::of, this::alike, this::isAFuseBetween));
     }
   }
 
@@ -109,6 +119,14 @@ public final class Predictions {
       }
     }
     return true;
+  }
+
+  /** Whether a fuse of the vehicle, or the bench lead's, is blown by one and not by the other. */
+  private boolean isAFuseBetween(double[] one, double[] two, int check) {
+    Measure measure = checks.get(check).measure();
+    boolean bench =
+        Likelihood.isBlown(measure, one[check]) != Likelihood.isBlown(measure, two[check]);
+    return bench || fuses.stream().anyMatch(fuse -> one[fuse] != two[fuse]);
   }
 
   /** The part that makes and breaks, if that is what is the matter. */

@@ -33,6 +33,10 @@ final class Readings {
   private final int[] figures;
   private final double[][] correlations;
   private final double ofSound;
+
+  /** What a sound rig's own row makes of each reading; NaN until it is asked for. */
+  private final double[][] sound;
+
   private String standing = "";
 
   Readings(Predicted predicted, List<Diagnosis.Seen> all) {
@@ -48,6 +52,8 @@ final class Readings {
         standing = check.place();
       }
     }
+    sound = new double[Likelihood.COMMON.length][predicted.checks().size()];
+    Arrays.stream(sound).forEach(row -> Arrays.fill(row, Double.NaN));
     figures = seen.keySet().stream().filter(place -> !isWord(place)).mapToInt(p -> p).toArray();
     correlations = predicted.shared().correlations(figures);
     ofSound = shared(predicted.healthy());
@@ -92,9 +98,52 @@ final class Readings {
   double log(Row row) {
     double log = 0;
     for (List<Integer> trip : trips()) {
-      log += row.together(one -> trip.stream().mapToDouble(place -> alone(one, place)).sum());
+      log += row.together(one -> taken(one, trip));
     }
     return log;
+  }
+
+  /** The same of one walk, as everything stood on it. */
+  private double taken(Row row, List<Integer> trip) {
+    boolean lamps = predicted.checks().get(trip.get(0)).measure() == Measure.GLOW;
+    if (!lamps) {
+      return trip.stream().mapToDouble(place -> likeSound(row, place, 0, this::alone)).sum();
+    }
+    double[] log = Likelihood.SHARE_OF_COMMON.clone();
+    double most = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < log.length; i++) {
+      for (int place : trip) {
+        log[i] += likeSound(row, place, i, this::ofALamp);
+      }
+      most = Math.max(most, log[i]);
+    }
+    double sum = 0;
+    for (double one : log) {
+      sum += Math.exp(one - most);
+    }
+    return most + Math.log(sum);
+  }
+
+  /** What is read as on a sound rig is worked out once for all that says so. */
+  private double likeSound(Row row, int place, int node, Weighed weighed) {
+    Row healthy = predicted.healthy();
+    if (!row.reads(healthy, place)) {
+      return weighed.log(row, place, node);
+    }
+    if (Double.isNaN(sound[node][place])) {
+      sound[node][place] = weighed.log(healthy, place, node);
+    }
+    return sound[node][place];
+  }
+
+  private double ofALamp(Row row, int place, int node) {
+    Check check = predicted.checks().get(place);
+    return row.ofALamp(check, place, Must.have(seen, place), Likelihood.COMMON[node]);
+  }
+
+  /** Logarithm of how likely one reading is, of lamps at one of the nodes of what they share. */
+  private interface Weighed {
+    double log(Row row, int place, int node);
   }
 
   /**
@@ -120,7 +169,7 @@ final class Readings {
     return Shared.log(correlations, z, c);
   }
 
-  private double alone(Row row, int place) {
+  private double alone(Row row, int place, int node) {
     return row.alone(predicted.checks().get(place), place, Must.have(seen, place));
   }
 

@@ -53,6 +53,11 @@ record Row(
     return Likelihood.log(check, means[place], deviations[place], seen);
   }
 
+  /** The same of a lamp among others, all of which seem so much brighter. */
+  double ofALamp(Check check, int place, Reading seen, double common) {
+    return Likelihood.ofALamp(check, means[place], deviations[place], seen, common);
+  }
+
   /**
    * Logarithm of how likely readings are that were taken in one go: what makes and breaks was on in
    * all of them, or off in all.

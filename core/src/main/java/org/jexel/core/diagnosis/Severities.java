@@ -27,27 +27,41 @@ final class Severities {
   /** Of what a fault changes, at most this share is open: a fault is told from none. */
   private static final double MOST_OPEN = 0.5;
 
+  private static final double HALF_WAY = 0.5;
+
+  /** Where a fuse stands between it and its neighbours, how far a reading may be off. */
+  private static final double ACROSS_A_FUSE = 0.3;
+
   private final List<Hypothesis> known = new ArrayList<>();
   private final List<double[]> means = new ArrayList<>();
   private final double[] healthy;
   private final List<Hypothesis> severities;
   private final Function<Hypothesis, Optional<double[]>> predict;
   private final BiPredicate<double[], double[]> alike;
+  private final Jump jump;
 
   /** By severity; empty where no rig can stand so. */
   private final List<Optional<double[]>> solved;
+
+  /** Whether a fuse is whole in one and blown in the other, by what all checks read. */
+  interface Jump {
+    boolean between(double[] one, double[] two, int check);
+  }
 
   /**
    * @param severities of one fault, from one end of its range to the other
    * @param healthy what every check reads on a sound rig
    * @param predict what every check reads with one of them; empty where no rig can stand so
    * @param alike whether all that is read, but for ohms, is nearly the same
+   * @param jump whether a fuse stands between two of them
    */
   Severities(
       List<Hypothesis> severities,
       double[] healthy,
       Function<Hypothesis, Optional<double[]>> predict,
-      BiPredicate<double[], double[]> alike) {
+      BiPredicate<double[], double[]> alike,
+      Jump jump) {
+    this.jump = jump;
     this.healthy = healthy;
     this.predict = predict;
     this.alike = alike;
@@ -147,8 +161,9 @@ final class Severities {
   }
 
   /**
-   * How far a reading may lie from this severity's: half of the way to the nearer neighbour, since
-   * the other may have blown a fuse.
+   * How far a reading may lie from this severity's: half of the way to the nearer neighbour. What a
+   * fuse makes of it is one thing or the other, and nothing between; beside one it may lie as far
+   * the other way as that neighbour, where nobody solved it.
    *
    * @throws IllegalStateException where there is one severity alone
    */
@@ -157,13 +172,21 @@ final class Severities {
       throw new IllegalStateException("one severity has no neighbour");
     }
     double here = means.get(i)[check];
-    double way = 2 * MOST_OPEN * Math.abs(here - healthy[check]);
+    double moved = Math.abs(here - healthy[check]);
+    double way = Double.POSITIVE_INFINITY;
+    double part = HALF_WAY;
     for (int other = i - 1; other <= i + 1; other += 2) {
-      if (other >= 0 && other < size()) {
+      if (other < 0 || other >= size()) {
+        continue;
+      } else if (jump.between(means.get(i), means.get(other), check)) {
+        part = 1;
+      } else {
         way = Math.min(way, Math.abs(means.get(other)[check] - here));
       }
     }
-    return way / 2;
+    return Double.isInfinite(way)
+        ? ACROSS_A_FUSE * Math.min(Math.abs(here), moved)
+        : Math.min(part * way, MOST_OPEN * moved);
   }
 
   /** Hypotheses by what they are, each fault with all its severities in a row. */

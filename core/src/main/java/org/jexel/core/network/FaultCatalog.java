@@ -100,7 +100,7 @@ public final class FaultCatalog {
 
   private void vehiclesEarth() {
     String way = Nodes.wire(Nodes.socket(PinFunction.EARTH));
-    list.corroded(way, PinFunction.EARTH, FaultFamily.of(Trouble.POOR_EARTH_IN_VEHICLE));
+    list.poorInVehicle(way, PinFunction.EARTH, FaultFamily.of(Trouble.POOR_EARTH_IN_VEHICLE));
   }
 
   private void contacts() {
@@ -202,10 +202,10 @@ public final class FaultCatalog {
   private void breakawayLeads() {
     for (Span span : harness.spans()) {
       if (span.duty() == Duty.BREAKAWAY) {
-        list.add(
-            Fault.of(Fault.Kind.OPEN, Nodes.wire(span.to())),
-            Trouble.RUN_BROKEN,
-            new AlongRun(span));
+        String wire = Nodes.wire(span.to());
+        Place run = new AlongRun(span);
+        list.add(Fault.of(Fault.Kind.OPEN, wire), Trouble.RUN_BROKEN, run);
+        list.corroded(wire, PinFunction.BRAKE, new FaultFamily(Trouble.POOR_RUN, run));
       }
     }
   }

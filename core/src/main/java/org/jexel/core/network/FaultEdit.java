@@ -1,7 +1,10 @@
 package org.jexel.core.network;
 
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.LampLoad;
@@ -18,19 +21,29 @@ final class FaultEdit {
 
   private final Map<String, Element> elements;
 
-  private FaultEdit(Map<String, Element> elements) {
+  /** Names of what stands otherwise, or not at all. */
+  private final Set<String> touched;
+
+  private FaultEdit(Map<String, Element> elements, Set<String> touched) {
     this.elements = elements;
+    this.touched = touched;
   }
 
   static void apply(Map<String, Element> elements, Fault fault) {
-    new FaultEdit(elements).apply(fault);
+    apply(elements, fault, new HashSet<>());
+  }
+
+  /**
+   * @param touched takes the names of what is changed, added or gone
+   */
+  static void apply(Map<String, Element> elements, Fault fault, Set<String> touched) {
+    new FaultEdit(elements, touched).apply(fault);
   }
 
   private void apply(Fault fault) {
     switch (fault.kind()) {
       case OPEN -> {
-        part(fault.part());
-        elements.remove(fault.part());
+        remove(part(fault.part()));
       }
       case LOOSE -> part(fault.part());
       case MAGNETS ->
@@ -42,8 +55,7 @@ final class FaultEdit {
         fault.condition();
       }
       case ON_BALL -> {
-        part(fault.part());
-        elements.remove(fault.part());
+        remove(part(fault.part()));
         put(new Resistor("ball", Harness.FRAME, RigNetwork.BALL, fault.amount()));
       }
       case OHMS -> put(more(part(fault.part()), fault.amount()));
@@ -75,7 +87,7 @@ final class FaultEdit {
       case LOW -> put(battery(fault, 0));
       case PULLED -> {
         Resistor contact = (Resistor) part(BREAKAWAY_SWITCH);
-        elements.remove(BREAKAWAY_SWITCH);
+        remove(contact);
         put(new Resistor("breakaway_pin", contact.a(), contact.b(), fault.amount()));
       }
       case SIGNAL -> part(RigNetwork.CONTROLLER);
@@ -92,6 +104,12 @@ final class FaultEdit {
 
   private void put(Element element) {
     elements.put(element.name(), element);
+    touched.add(element.name());
+  }
+
+  private void remove(Element element) {
+    elements.remove(element.name());
+    touched.add(element.name());
   }
 
   private Element part(String name) {
@@ -112,7 +130,7 @@ final class FaultEdit {
 
   private String node(String name) {
     boolean known =
-        elements.values().stream().anyMatch(e -> List.of(Equations.ends(e)).contains(name));
+        elements.values().stream().anyMatch(e -> Arrays.asList(Equations.ends(e)).contains(name));
     if (!known) {
       throw new IllegalArgumentException(
           "This rig has no point called “%s”. The network lists them.".formatted(name));

@@ -35,6 +35,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     CORRODED_JOINT("Corroded joint"),
     POOR_SCREW("Poor earth screw"),
     RUN_BROKEN("Broken or off"),
+    POOR_RUN("Poor joint or broken strands"),
     RUN_CHAFED("Run chafed to the frame"),
     BURNT_OUT("Burnt out"),
     WRONG_LAMP("Wrong lamp"),

@@ -27,10 +27,14 @@ final class FaultList {
   private static final double LEAST_LOSS = 0.1;
 
   private static final double LEAST_LOSS_OF_BRAKES = 0.2;
+
+  /** Of those in the vehicle, which all that hangs on them shows at once. */
+  private static final double IN_VEHICLE = 0.4;
+
   private static final double GREATEST_LOSS = 0.9;
 
   /** Between two conductors that touch, Ω. */
-  private static final double[] TOUCH_OHMS = {0.06, 0.3};
+  private static final double[] TOUCH_OHMS = {0.05, 0.1, 0.2, 0.4};
 
   /** What passes between coupler and ball, Ω. */
   private static final double[] BALL_OHMS = {0.25, 1, 4, 16, 64, 256};
@@ -131,6 +135,15 @@ final class FaultList {
    * however bad: its severities share its weight.
    */
   void corroded(String element, PinFunction function, FaultFamily family) {
+    corroded(element, function, family, 1);
+  }
+
+  /** The same of what many circuits hang on, or of a feed that the box's studs compare. */
+  void poorInVehicle(String element, PinFunction function, FaultFamily family) {
+    corroded(element, function, family, IN_VEHICLE);
+  }
+
+  private void corroded(String element, PinFunction function, FaultFamily family, double part) {
     if (!parts.contains(element)) {
       return;
     }
@@ -139,16 +152,16 @@ final class FaultList {
     double most = Math.max(braking, lit);
     // By design where no state makes it flow.
     double amps = most > CARRIES_AMPS ? most : Math.max(CARRIES_AMPS, harness.amps(function));
-    double least = braking >= lit ? LEAST_LOSS_OF_BRAKES : LEAST_LOSS;
+    double least = part * (braking >= lit ? LEAST_LOSS_OF_BRAKES : LEAST_LOSS);
     List<Double> ratios = new ArrayList<>();
-    for (double part = ratio(least); part < ratio(GREATEST_LOSS); part *= 2) {
-      ratios.add(part);
+    for (double ratio = ratio(least); ratio < ratio(GREATEST_LOSS); ratio *= 2) {
+      ratios.add(ratio);
     }
-    for (double part : ratios) {
+    for (double ratio : ratios) {
       add(
-          Fault.of(Fault.Kind.OHMS, element, LampLoad.NOMINAL_VOLTS / amps * part),
+          Fault.of(Fault.Kind.OHMS, element, LampLoad.NOMINAL_VOLTS / amps * ratio),
           family,
-          OptionalDouble.of(part / (1 + part)),
+          OptionalDouble.of(ratio / (1 + ratio)),
           weight / ratios.size());
     }
   }

@@ -5,8 +5,11 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,7 +30,21 @@ public final class FaultSolver {
    * @param before the element of the whole rig; null where the fault adds one
    * @param after what stands in its place; null where it is gone
    */
-  public record Change(@Nullable Element before, @Nullable Element after) {}
+  public record Change(@Nullable Element before, @Nullable Element after) {
+    /**
+     * What stands in a network whose own element differs from the whole rig's: of a source whose
+     * volts the fault leaves alone, the volts of this state.
+     */
+    private @Nullable Element in(@Nullable Element own) {
+      if (own instanceof Element.Source s
+          && before instanceof Element.Source b
+          && after instanceof Element.Source a
+          && a.volts() == b.volts()) {
+        return new Element.Source(a.name(), a.plus(), a.minus(), s.volts(), a.ohms());
+      }
+      return after;
+    }
+  }
 
   private final Network network;
   private final Linearised whole;
@@ -53,20 +70,20 @@ public final class FaultSolver {
 
   /** What faults change on a whole rig; worked out once for all its states. */
   public static List<Change> changes(Network whole, List<Fault> faults) {
-    Map<String, Element> elements = new LinkedHashMap<>();
-    whole.elements().forEach(element -> elements.put(element.name(), element));
+    Map<String, Element> elements = whole.byName();
+    Set<String> touched = new LinkedHashSet<>();
     // A wheel keeps its condition, whatever else its magnet has.
     faults.stream()
         .sorted(Comparator.comparing((Fault fault) -> fault.condition().isEmpty()))
-        .forEach(fault -> FaultEdit.apply(elements, fault));
+        .forEach(fault -> FaultEdit.apply(elements, fault, touched));
     List<Change> changes = new ArrayList<>();
-    for (Element before : whole.elements()) {
-      Element after = elements.remove(before.name());
-      if (!before.equals(after)) {
+    for (String name : touched) {
+      Element before = whole.has(name) ? whole.element(name) : null;
+      Element after = elements.get(name);
+      if (!Objects.equals(before, after)) {
         changes.add(new Change(before, after));
       }
     }
-    elements.values().forEach(added -> changes.add(new Change(null, added)));
     return changes;
   }
 
@@ -99,7 +116,7 @@ public final class FaultSolver {
       }
       // The network's own element, which may lie elsewhere in its tolerance than the whole rig's.
       Element before = was == null ? null : network.element(was.name());
-      Element after = change.after();
+      Element after = change.in(before);
       if (before instanceof Element.Converter || after instanceof Element.Converter) {
         return factored(changes);
       }
@@ -164,7 +181,7 @@ public final class FaultSolver {
     network.elements().forEach(element -> elements.put(element.name(), element));
     for (Change change : changes) {
       Element before = change.before();
-      Element after = change.after();
+      Element after = change.in(before == null ? null : elements.get(before.name()));
       if (!network.placed(after) || before != null && !elements.containsKey(before.name())) {
         continue;
       }

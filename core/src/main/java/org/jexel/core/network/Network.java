@@ -25,11 +25,15 @@ public final class Network {
   private final Map<String, Integer> nodes = new LinkedHashMap<>();
   private final Map<String, Element> elements = new LinkedHashMap<>();
 
+  /** The same as a list, once somebody has asked for it. */
+  private @Nullable List<Element> listed;
+
   public Network(String ground) {
     this.ground = ground;
   }
 
   public Network add(Element element) {
+    listed = null;
     if (elements.put(element.name(), element) != null) {
       throw new IllegalArgumentException("element " + element.name() + " stands twice");
     }
@@ -60,7 +64,17 @@ public final class Network {
   }
 
   public List<Element> elements() {
-    return List.copyOf(elements.values());
+    List<Element> all = listed;
+    if (all == null) {
+      all = List.copyOf(elements.values());
+      listed = all;
+    }
+    return all;
+  }
+
+  /** A copy, in no order, to be changed. */
+  Map<String, Element> byName() {
+    return new HashMap<>(elements);
   }
 
   public int size() {

@@ -47,12 +47,12 @@ final class SupplyFaults {
   private void poor() {
     for (PinFunction function : PinFunction.values()) {
       if (function != PinFunction.EARTH && harness.has(function)) {
-        list.corroded(
+        list.poorInVehicle(
             Nodes.wire(Nodes.socket(function)),
             function,
             new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, OfConductors.of(function)));
         // Ahead of the vehicle's own lamps, which dim with the trailer's.
-        list.corroded(
+        list.poorInVehicle(
             Nodes.switchOf(function),
             function,
             new FaultFamily(Trouble.POOR_SWITCH, OfConductors.of(function)));
@@ -62,9 +62,10 @@ final class SupplyFaults {
       // The controller lies between two runs of one feed.
       FaultFamily before =
           new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, new OfNode(Harness.CONTROLLER_IN));
-      list.corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, before);
+      list.poorInVehicle(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, before);
     }
-    list.corroded(RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
+    list.poorInVehicle(
+        RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
   }
 
   /** The same, broken or off. */

@@ -1,18 +1,22 @@
 package org.jexel.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.jexel.core.Rigs;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
+import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Fuse;
+import org.jexel.core.network.Network;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
@@ -56,6 +60,30 @@ class FaultyRigTest {
 
   private static String word(double place) {
     return Measure.FUSE.words().get((int) Math.round(place));
+  }
+
+  /** Whatever it is in, and whatever feeds it in that state, the running engine included. */
+  @Test
+  void ohmsOfNextToNothingChangeNoReading() {
+    Network whole = RigNetwork.whole(RIG, HARNESS);
+    List<Check> figures =
+        CheckSheet.of(RIG, HARNESS, OptionalDouble.of(12.6)).stream()
+            .filter(check -> check.solved() && check.measure().words().isEmpty())
+            .toList();
+    Function<Setup, FaultSolver> solvers =
+        setup -> SOLVERS.computeIfAbsent(setup, FaultyRigTest::solver);
+    FaultyRig sound = new FaultyRig(whole, HARNESS, List.of(), solvers);
+    for (Element element : whole.elements()) {
+      if (element instanceof Element.Source || element instanceof Element.Ohmic) {
+        Fault hardly = Fault.of(Fault.Kind.OHMS, element.name(), 1e-7);
+        FaultyRig faulty = new FaultyRig(whole, HARNESS, List.of(hardly), solvers);
+        for (Check check : figures) {
+          assertThat(faulty.read(check))
+              .as("%s, %s", element.name(), check.id())
+              .isCloseTo(sound.read(check), within(2e-4));
+        }
+      }
+    }
   }
 
   @Test

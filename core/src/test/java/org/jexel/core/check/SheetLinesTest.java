@@ -156,8 +156,37 @@ class SheetLinesTest {
         .isNotEmpty();
     assertThat(sheet(BRAKED))
         .filteredOn(c -> c.measure() != Measure.GLOW && c.measure() != Measure.MOVING)
-        .filteredOn(c -> c.group() != Check.Group.BREAKAWAY)
+        .filteredOn(c -> !c.measure().words().isEmpty() && c.group() != Check.Group.BREAKAWAY)
         .allMatch(c -> c.walk().equals(c.round()));
+  }
+
+  /** Black stays where it is; what another lead or another state belongs to stays by itself. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "socket | Socket, plug out: volts | tail charge left right reverse | 3 | One circuit",
+        "loaded | Connector, plug in: volts | tail left right | 2 | One circuit",
+        "box | Box, plug in: volts | box battery tail left right brake | 5.5 | One circuit",
+        "bench | Trailer’s plug: what each pin draws | tail left right brake | 5 | Plug out; bench supply",
+        "dead | Trailer’s plug, dead: ohms | tail left right | 2 | Plug out, all off"
+      })
+  void theRedLeadGoesFromPinToPinOnOneWalk(
+      String walk, String title, String parts, double minutes, String state) {
+    List<Check> read = sheet(BRAKED).stream().filter(c -> c.walk().equals(walk)).toList();
+    Round all = new Round(read);
+    assertThat(read).extracting(c -> c.key().part()).containsExactlyInAnyOrder(parts.split(" "));
+    assertThat(read)
+        .extracting(c -> c.probing().black())
+        .containsOnly(read.get(0).probing().black());
+    assertThat(all.id()).isEqualTo(walk);
+    assertThat(all.title()).startsWith(title);
+    assertThat(all.inOneState()).isEqualTo(!state.startsWith("One circuit"));
+    assertThat(all.state()).startsWith(state);
+    assertThat(all.minutes()).isEqualTo(minutes);
+    assertThat(all.isOneFigure()).isFalse();
+    assertThat(all.words()).isFalse();
+    assertThat(all.parts()).allMatch(Round::isOneFigure);
   }
 
   @Test

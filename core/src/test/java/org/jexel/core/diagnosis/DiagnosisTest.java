@@ -99,7 +99,7 @@ class DiagnosisTest {
         FaultCatalog.of(BRAKED, HARNESS).stream()
             .filter(f -> f.family().trouble() == FaultFamily.Trouble.POOR_EARTH_IN_VEHICLE)
             .toList();
-    assertThat(poor).hasSize(6);
+    assertThat(poor).hasSize(7);
     for (KnownFault known : poor) {
       Diagnosis found = follow(List.of(known.fault()), "", 3, new ArrayList<>());
       assertThat(found.groups().get(0).words(UnitSystem.METRIC))

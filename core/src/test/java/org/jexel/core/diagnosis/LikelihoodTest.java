@@ -108,14 +108,14 @@ class LikelihoodTest {
   }
 
   /**
-   * Of a word 4 % of 4 %, of a figure one in 250 000: two slips alike are no slip. A border half a
-   * step off lies 0.5 / (0.2 / √2) = 3.54 deviations off for two looks: 1.6 in 10 000.
+   * Of a word 1 % of 4 %, since the second look is closer, of a figure one in 250 000. A border
+   * half a step off lies 0.5 / (0.2 / √2) = 3.54 deviations off for two looks: 1.6 in 10 000.
    */
   @Test
   void whatIsReadTwiceAlikeIsHardlyASlip() {
     Check glow = Made.check("look", Measure.GLOW, 3, 3);
     assertThat(Likelihood.word(Measure.GLOW, 3, 0, 2, 2))
-        .isCloseTo(0.00016 + 0.0016 * 0.9, within(1e-5));
+        .isCloseTo(0.00016 + 0.0004 * 0.9, within(1e-5));
     Reading twice = Reading.first(glow, 2).then(glow, 2);
     assertThat(Likelihood.log(glow, 3, 0, twice))
         .isCloseTo(Math.log(Likelihood.word(Measure.GLOW, 3, 0, 2, 2)), within(1e-12));

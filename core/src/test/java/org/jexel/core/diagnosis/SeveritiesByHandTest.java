@@ -25,6 +25,9 @@ class SeveritiesByHandTest {
   private double impossible = -1;
   private boolean alike;
 
+  /** Volts below which a fuse is blown. */
+  private double blown;
+
   private static Hypothesis of(Fault fault) {
     FaultFamily family = Made.family(fault.part());
     return new Hypothesis(List.of(new KnownFault(fault, family, OptionalDouble.empty(), 1)), 1);
@@ -43,7 +46,8 @@ class SeveritiesByHandTest {
               ? Optional.empty()
               : Optional.of(new double[] {volts.applyAsDouble(amount)});
         },
-        (a, b) -> alike);
+        (a, b) -> alike,
+        (a, b, check) -> blown > 0 && (a[0] < blown) != (b[0] < blown));
   }
 
   /** 12 V on a load of 4 Ω. */
@@ -112,6 +116,21 @@ class SeveritiesByHandTest {
     asked.clear();
     Severities one = of(Fault.Kind.DRAWS, a -> 6, 1);
     assertThatThrownBy(() -> one.spread(0, 0)).isInstanceOf(IllegalStateException.class);
+  }
+
+  /** 0 and 0.2 V with the fuse blown, 11 V and 11.4 V with it whole, and nothing between. */
+  @Test
+  void acrossAFuseIsNoNeighbour() {
+    blown = 1;
+    double[] volts = {0, 0.2, 11, 11.4};
+    Severities met = of(Fault.Kind.BRIDGE, a -> volts[(int) (double) a], 0, 1, 2, 3);
+    assertThat(met.spread(0, 0)).isCloseTo(0.1, within(1e-9));
+    assertThat(met.spread(1, 0)).as("beside the fuse").isCloseTo(0.2, within(1e-9));
+    assertThat(met.spread(2, 0)).as("beside the fuse").isCloseTo(0.4, within(1e-9));
+    assertThat(met.spread(3, 0)).isCloseTo(0.2, within(1e-9));
+    Severities two = of(Fault.Kind.BRIDGE, a -> volts[(int) (2 * a)], 0, 1);
+    assertThat(two.spread(0, 0)).as("a dead circuit is dead").isZero();
+    assertThat(two.spread(1, 0)).as("as far from sound").isCloseTo(0.3, within(1e-9));
   }
 
   /** Where more ohms would do less, no divider goes through both: their middle. */

@@ -49,6 +49,7 @@ public final class JudgedFinder {
     int sureAndWrong;
     int unknown;
     double minutes;
+    long figures;
     final List<Integer> places = new ArrayList<>();
     final List<Integer> checks = new ArrayList<>();
   }
@@ -126,6 +127,8 @@ public final class JudgedFinder {
     List<Diagnosis.Seen> seen = new ArrayList<>();
     Diagnosis now = Diagnosis.of(predictions, seen);
     double minutes = 0;
+    // A walk from pin to pin is one check; how often the meter was read is told beside it.
+    long figures = 0;
     int taken = 0;
     while (taken < MOST_CHECKS) {
       Optional<Diagnosis.Next> next = now.next();
@@ -133,6 +136,7 @@ public final class JudgedFinder {
         break;
       }
       minutes += next.get().minutes();
+      figures += next.get().checks().stream().filter(c -> c.measure().words().isEmpty()).count();
       yard.visit(noise);
       next.get().checks().forEach(c -> seen.add(new Diagnosis.Seen(c.id(), yard.read(c, noise))));
       taken++;
@@ -147,6 +151,7 @@ public final class JudgedFinder {
       tally.sureAndWrong += wrong ? 1 : 0;
       tally.unknown += now.fits() ? 0 : 1;
       tally.minutes += minutes;
+      tally.figures += figures;
       tally.checks.add(taken);
       tally.places.add(places(now.groups().get(0)));
     }
@@ -229,13 +234,14 @@ public final class JudgedFinder {
     List<Integer> checks = tally.checks.stream().sorted().toList();
     System.out.printf(
         Locale.ROOT,
-        "%-24s %4d  right %5.1f %%  sure and wrong %5.1f %%  don't know %5.1f %%  median %d checks, %.1f min, %d places%n",
+        "%-24s %4d  right %5.1f %%  sure and wrong %5.1f %%  don't know %5.1f %%  median %d checks, %.1f figures, %.1f min, %d places%n",
         what,
         tally.all,
         100.0 * tally.right / tally.all,
         100.0 * tally.sureAndWrong / tally.all,
         100.0 * tally.unknown / tally.all,
         checks.get(checks.size() / 2),
+        1.0 * tally.figures / tally.all,
         tally.minutes / tally.all,
         tally.places.stream().sorted().toList().get(tally.places.size() / 2));
   }
