@@ -50,7 +50,7 @@ public final class Predictions {
   private final Shared shared;
 
   /** Places of what is seen of fuses. */
-  private final List<Integer> fuses;
+  private final int[] fuses;
 
   private final List<Row> singles = new ArrayList<>();
 
@@ -66,8 +66,7 @@ public final class Predictions {
     this.fuses =
         IntStream.range(0, checks.size())
             .filter(c -> checks.get(c).measure() == Measure.FUSE)
-            .boxed()
-            .toList();
+            .toArray();
   }
 
   public static Predictions of(Rig rig, Harness harness, List<Check> checks) {
@@ -124,9 +123,15 @@ public final class Predictions {
   /** Whether a fuse of the vehicle, or the bench lead's, is blown by one and not by the other. */
   private boolean isAFuseBetween(double[] one, double[] two, int check) {
     Measure measure = checks.get(check).measure();
-    boolean bench =
-        Likelihood.isBlown(measure, one[check]) != Likelihood.isBlown(measure, two[check]);
-    return bench || fuses.stream().anyMatch(fuse -> one[fuse] != two[fuse]);
+    if (Likelihood.isBlown(measure, one[check]) != Likelihood.isBlown(measure, two[check])) {
+      return true;
+    }
+    for (int fuse : fuses) {
+      if (one[fuse] != two[fuse]) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The part that makes and breaks, if that is what is the matter. */
