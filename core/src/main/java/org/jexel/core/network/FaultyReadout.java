@@ -58,7 +58,8 @@ final class FaultyReadout implements Readout {
     double[] f = new double[x.length];
     double norm = residual(x, f);
     double[] trial = new double[x.length];
-    for (int i = 0; i < MOST_STEPS && !(norm < SETTLED); i++) {
+    boolean enough = norm < Newton.RESIDUAL;
+    for (int i = 0; i < MOST_STEPS && !enough && !(norm < SETTLED); i++) {
       double[] step = whole.answer(f);
       if (!compensation.bend(x, step)) {
         return false;

@@ -428,4 +428,24 @@ class FinderTest {
     checks.set(0, Made.at("under the trailer", 1, Made.volts("a")));
     assertThat(find().next().orElseThrow().minutes()).isEqualTo(3);
   }
+
+  /**
+   * One eye draws one border: lamps a little above it are called dim by so many eyes as draw it
+   * higher, about one in six, and not each by itself. Of plainly bright ones that is no excuse.
+   */
+  @Test
+  void lampsBetweenTwoWordsAreMisjudgedTogether() {
+    checks.clear();
+    IntStream.range(0, 11).forEach(i -> checks.add(Made.lamp("lamp" + i, StateWord.TAIL)));
+    for (double place : new double[] {2.65, 3}) {
+      row(Made.healthy(1), DoubleStream.generate(() -> place).limit(11).toArray());
+    }
+    checks.forEach(check -> seen.add(new Diagnosis.Seen(check.id(), 2)));
+    Readings readings = new Readings(new Predicted(checks, rows, both -> Optional.empty()), seen);
+    double alone = Likelihood.word(Measure.GLOW, 2.65, 0, 2, 1);
+    assertThat(readings.log(rows.get(0)))
+        .isBetween(Math.log(1 / 6.0) + 11 * Math.log(0.6), Math.log(1 / 6.0))
+        .isGreaterThan(5 + 11 * Math.log(alone));
+    assertThat(readings.log(rows.get(1))).isLessThan(11 * Math.log(0.05));
+  }
 }

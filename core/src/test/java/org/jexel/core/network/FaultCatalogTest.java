@@ -55,6 +55,28 @@ class FaultCatalogTest {
         .noneMatch(family -> family.words(UnitSystem.METRIC).contains("loses"));
   }
 
+  /** What is in the vehicle begins at two fifths of the loss of the same joint on the trailer. */
+  @Test
+  void whatIsPoorBeforeTheSocketIsListedFromASlighterLossOn() {
+    Map<String, Double> least =
+        FaultCatalog.of(RIG, HARNESS).stream()
+            .filter(known -> known.loses().isPresent())
+            .collect(
+                Collectors.toMap(
+                    known -> known.family().words(UnitSystem.METRIC),
+                    known -> known.loses().getAsDouble(),
+                    Math::min));
+    assertThat(least.get("Corroded: brake pin")).isCloseTo(0.2, within(1e-9));
+    assertThat(least.get("Poor feed in the vehicle: before the controller"))
+        .isCloseTo(0.08, within(1e-9));
+    assertThat(least.get("Poor battery post")).isCloseTo(0.08, within(1e-9));
+    assertThat(least.get("Corroded: tail pin")).isCloseTo(0.1, within(1e-9));
+    assertThat(least.get("Poor feed in the vehicle: tail")).isCloseTo(0.04, within(1e-9));
+    assertThat(least.get("Poor joint or broken strands: breakaway, to its switch"))
+        .as("with no state of the sheet that feeds it")
+        .isCloseTo(0.2, within(1e-9));
+  }
+
   private static FaultFamily family(String words, Map<FaultFamily, Double> among) {
     return among.keySet().stream()
         .filter(family -> family.words(UnitSystem.METRIC).equals(words))
