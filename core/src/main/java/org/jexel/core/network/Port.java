@@ -9,6 +9,9 @@ final class Port {
   /** Far below what a solution may leave, A. */
   private static final double NOTHING = 1e-14;
 
+  /** Far below what any meter shows, V. */
+  private static final double UNSEEN_VOLTS = 1e-9;
+
   /** A few leaks of a node at battery volts, A. */
   private static final double LEAKS = 1e-9;
 
@@ -86,9 +89,25 @@ final class Port {
     return law(after, v) - law0 - slope0 * (v - v0);
   }
 
-  /** Whether the whole network's solution stands with it. */
+  /**
+   * Whether the whole network's solution stands with it. Ohms that are put into a branch which
+   * carries I₀ move no voltage by more than R·I₀ (substitution theorem), and what is put between
+   * two points moves none by more than what lay between them.
+   */
   boolean idle() {
-    return Math.abs(beyond(v0)) < NOTHING;
+    if (Math.abs(beyond(v0)) < NOTHING) {
+      return true;
+    }
+    boolean between = before == null && after instanceof Element.Ohmic;
+    return between ? Math.abs(v0) < UNSEEN_VOLTS : hardlyMore();
+  }
+
+  /** Whether it is a branch with more ohms than before, which carries next to nothing. */
+  private boolean hardlyMore() {
+    return before instanceof Element.Ohmic was
+        && after instanceof Element.Ohmic now
+        && now.ohms() > was.ohms()
+        && Math.abs(law0) * (now.ohms() - was.ohms()) < UNSEEN_VOLTS;
   }
 
   /**
