@@ -164,6 +164,7 @@ class FinderWalkTest {
         .isEqualTo(390L);
     browser.at("#card-loaded-right-figure").sendKeys(Keys.ENTER);
     browser.await("recorded", () -> !browser.has(first));
+    browser.size(1280, 800);
     browser.open("/jobs/" + ref + "/bench?card=loaded.right");
     assertThat(browser.text(".chain")).contains("9.00 V", "stands");
     assertThat(browser.complaints()).isEmpty();
