@@ -44,7 +44,7 @@ class FromPinToPinTest {
     String page = electrician.page(job + LOADED);
     assertThat(page)
         .contains("Connector, plug in: volts of each circuit in turn", "each in turn, as below")
-        .contains("Tail lamps on.", "Left indicator on (judge the peak).", "Record all")
+        .contains("Tail lamps on.", "Left indicator on (judge the peak).", "Record these")
         .doesNotContain("on a sound rig", "Record the round", "as a sound rig shows");
     assertThat(page.split(" data-figure ", -1)).hasSize(4);
     assertThat(page.split("class=\"read turn\"", -1)).as("one is its turn").hasSize(2);
@@ -78,7 +78,7 @@ class FromPinToPinTest {
     assertThat(post("/bench/round/draft", "tail", "9", "left", "", "right", ""))
         .endsWith("card=finder&start=loaded");
     String page = electrician.page(job + LOADED);
-    assertThat(page).contains("value=\"9\"", "fails");
+    assertThat(page).contains("value=\"9\"", "fails", "as typed");
     assertThat(page).containsPattern("class=\"read turn\"[^>]*id=\"card-loaded-left\"");
     electrician.post(job + "/helper", Map.of());
     String card = electrician.page(job + "/bench?card=helper");

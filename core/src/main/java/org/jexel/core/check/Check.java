@@ -136,7 +136,7 @@ public record Check(
       case MOVING -> probing.red().equals(Reach.LOOM.name()) ? round() : Round.DRAWBAR;
       case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : round();
       case GRIPPING, TURNING -> group == Group.BREAKAWAY ? Round.RAISED : round();
-      case VOLTS, AMPS, OHMS -> isOfACircuit() ? Round.pins(group) : round();
+      case VOLTS, AMPS, OHMS -> isOfACircuit() ? Round.fromPinToPin(group) : round();
       default -> round();
     };
   }

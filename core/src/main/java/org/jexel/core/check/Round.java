@@ -96,7 +96,7 @@ public record Round(List<Check> checks) {
 
   /** What this part of a walk is. */
   public String heading() {
-    return first().measure() == Measure.GLOW || !words() ? state() : title();
+    return first().measure() == Measure.GLOW ? state() : title();
   }
 
   /** Whether the red lead goes from pin to pin. */
@@ -138,7 +138,7 @@ public record Round(List<Check> checks) {
     if (isWalk() && raised()) {
       return "Raise each braked wheel: it stands with the pin out, and is free with it in";
     } else if (ofFigures()) {
-      return pins();
+      return pinsInTurn();
     }
     return switch (first().measure()) {
       case GLOW ->
@@ -164,7 +164,7 @@ public record Round(List<Check> checks) {
   }
 
   /** The walk on which a lead goes from pin to pin, or from stud to stud, of a group of checks. */
-  static String pins(Check.Group group) {
+  static String fromPinToPin(Check.Group group) {
     return switch (group) {
       case SOCKET -> "socket";
       case LOADED -> "loaded";
@@ -174,7 +174,7 @@ public record Round(List<Check> checks) {
     };
   }
 
-  private String pins() {
+  private String pinsInTurn() {
     return switch (first().group()) {
       case SOCKET -> "Socket, plug out: volts of each circuit in turn";
       case LOADED -> "Connector, plug in: volts of each circuit in turn";

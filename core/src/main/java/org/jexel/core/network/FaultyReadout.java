@@ -6,7 +6,10 @@ import org.jspecify.annotations.Nullable;
 
 /** A network with faults at its solution. */
 final class FaultyReadout implements Readout {
-  /** Where the walk ends, A: a tenth of what a full solution may leave. */
+  /**
+   * Where the walk ends, A: a tenth of what a full solution may leave. What it is already as good
+   * as goes no further.
+   */
   private static final double SETTLED = 0.1 * Newton.RESIDUAL;
 
   /** Steps from the residual that win back lost digits. */
