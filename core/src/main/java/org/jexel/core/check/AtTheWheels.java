@@ -1,5 +1,6 @@
 package org.jexel.core.check;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -54,13 +55,21 @@ final class AtTheWheels {
   private static final double ASIDE = 0.15;
 
   private final Function<Setup, Readout> rig;
-  private final List<Fault> faults;
+
+  /** Of each wheel that has any. */
+  private final Map<String, List<BrakeCondition>> conditions = new HashMap<>();
+
   private final Map<String, Load> magnets = new LinkedHashMap<>();
   private final Map<String, Double> torques = new HashMap<>();
 
   AtTheWheels(Harness harness, Function<Setup, Readout> rig, List<Fault> faults) {
     this.rig = rig;
-    this.faults = faults;
+    for (Fault fault : faults) {
+      fault
+          .condition()
+          .ifPresent(
+              c -> conditions.computeIfAbsent(fault.part(), part -> new ArrayList<>()).add(c));
+    }
     harness.loads().stream()
         .filter(load -> load.kind() == Load.Kind.MAGNET)
         .forEach(load -> magnets.put(load.name(), load));
@@ -85,10 +94,7 @@ final class AtTheWheels {
   }
 
   private List<BrakeCondition> conditions(String magnet) {
-    return faults.stream()
-        .filter(fault -> fault.part().equals(magnet))
-        .flatMap(fault -> fault.condition().stream())
-        .toList();
+    return conditions.getOrDefault(magnet, List.of());
   }
 
   /** The word that is farthest from a sound wheel's. */

@@ -58,8 +58,10 @@ public final class FaultyRig {
   /** What an ohmmeter puts between its leads, Ω. */
   private static final double METER_OHMS = 1000;
 
-  /** A current that goes by less than this share is steady. */
+  /** A current that goes by less than this share is steady, and one that nothing shows, A. */
   private static final double STEADY = 0.1;
+
+  private static final double UNSEEN_AMPS = 1e-3;
 
   private final Network whole;
   private final Harness harness;
@@ -227,7 +229,7 @@ public final class FaultyRig {
 
   private static boolean apart(Readout made, Readout broken, String load) {
     double amps = made.amps(load);
-    return Math.abs(broken.amps(load) - amps) > STEADY * Math.abs(amps);
+    return Math.abs(broken.amps(load) - amps) > Math.max(UNSEEN_AMPS, STEADY * Math.abs(amps));
   }
 
   private boolean isOpen(String fuse) {

@@ -1,6 +1,7 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -88,7 +89,7 @@ public final class Predictions {
             .of(hypotheses.get(0))
             .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
     for (List<Hypothesis> fault : Severities.apart(hypotheses)) {
-      rows(new Severities(fault, healthy, means::of, this::alike, this::isAFuseBetween));
+      rows(new Severities(fault, healthy, means::of, this::alike, this::blownByOne));
     }
   }
 
@@ -120,18 +121,19 @@ public final class Predictions {
     return true;
   }
 
-  /** Whether a fuse of the vehicle, or the bench lead's, is blown by one and not by the other. */
-  private boolean isAFuseBetween(double[] one, double[] two, int check) {
-    Measure measure = checks.get(check).measure();
-    if (Likelihood.isBlown(measure, one[check]) != Likelihood.isBlown(measure, two[check])) {
-      return true;
+  /** Where a fuse of the vehicle, or the bench lead's, is blown by one and not by the other. */
+  private BitSet blownByOne(double[] one, double[] two) {
+    BitSet apart = new BitSet(one.length);
+    if (IntStream.of(fuses).anyMatch(fuse -> one[fuse] != two[fuse])) {
+      apart.set(0, one.length);
     }
-    for (int fuse : fuses) {
-      if (one[fuse] != two[fuse]) {
-        return true;
+    for (int c = 0; c < one.length; c++) {
+      Measure measure = checks.get(c).measure();
+      if (Likelihood.isBlown(measure, one[c]) != Likelihood.isBlown(measure, two[c])) {
+        apart.set(c);
       }
     }
-    return false;
+    return apart;
   }
 
   /** The part that makes and breaks, if that is what is the matter. */

@@ -1,6 +1,7 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
@@ -38,14 +39,16 @@ final class Severities {
   private final List<Hypothesis> severities;
   private final Function<Hypothesis, Optional<double[]>> predict;
   private final BiPredicate<double[], double[]> alike;
-  private final Jump jump;
+
+  /** Where a fuse stands between each and the next. */
+  private final List<BitSet> jumps = new ArrayList<>();
 
   /** By severity; empty where no rig can stand so. */
   private final List<Optional<double[]>> solved;
 
-  /** Whether a fuse is whole in one and blown in the other, by what all checks read. */
+  /** Which readings a fuse makes one thing or the other: it is whole in one, blown in the other. */
   interface Jump {
-    boolean between(double[] one, double[] two, int check);
+    BitSet between(double[] one, double[] two);
   }
 
   /**
@@ -53,7 +56,7 @@ final class Severities {
    * @param healthy what every check reads on a sound rig
    * @param predict what every check reads with one of them; empty where no rig can stand so
    * @param alike whether all that is read, but for ohms, is nearly the same
-   * @param jump whether a fuse stands between two of them
+   * @param jump where a fuse stands between two of them, by what all checks read
    */
   Severities(
       List<Hypothesis> severities,
@@ -61,7 +64,6 @@ final class Severities {
       Function<Hypothesis, Optional<double[]>> predict,
       BiPredicate<double[], double[]> alike,
       Jump jump) {
-    this.jump = jump;
     this.healthy = healthy;
     this.predict = predict;
     this.alike = alike;
@@ -82,6 +84,9 @@ final class Severities {
         known.add(severities.get(i));
         means.add(solved.get(i).get());
       }
+    }
+    for (int i = 1; i < means.size(); i++) {
+      jumps.add(jump.between(means.get(i - 1), means.get(i)));
     }
   }
 
@@ -178,7 +183,7 @@ final class Severities {
     for (int other = i - 1; other <= i + 1; other += 2) {
       if (other < 0 || other >= size()) {
         continue;
-      } else if (jump.between(means.get(i), means.get(other), check)) {
+      } else if (jumps.get(Math.min(i, other)).get(check)) {
         part = 1;
       } else {
         way = Math.min(way, Math.abs(means.get(other)[check] - here));

@@ -1,5 +1,6 @@
 package org.jexel.core.network;
 
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -9,8 +10,11 @@ import org.jspecify.annotations.Nullable;
  * factorization", IEEE Transactions on Power Apparatus and Systems 91, 1972).
  *
  * <p>With u_p injected at port p it sees v = v₀ − Z·u. Sought is u = Δ(v), Δ_p being what the
- * port's element carries beyond the whole network's straight line. Each step solves (I + B·Z)·du =
- * Δ − u, B the bends of the slopes; only ports that are bent need a dense system.
+ * port's element carries beyond the whole network's straight line: of a straight port Δ = β + b·(v
+ * − v₀), β and b for good, of a curved one anything. Straight ports L are eliminated first: u_L =
+ * M·(β − b·Z_LC·u_C) with M = (I + b·Z_LL)⁻¹, which leaves the curved ones C with Z' = Z_CC −
+ * Z_CL·M·b·Z_LC. On these each step solves (I + B·Z')·du = Δ − u, B the bends of the slopes; only
+ * ports that are bent need a dense system.
  */
 final class Compensation {
   private static final int MOST_STEPS = 40;
@@ -22,48 +26,118 @@ final class Compensation {
   private static final double SINGULAR = 1e-12;
 
   private final Port[] ports;
+
+  /** So many ports, the first, are curved; the others are straight. */
+  private final int curved;
+
   private final double[][] z;
+
+  /** M; null where it cannot be told. */
+  private final double @Nullable [][] straight;
+
+  /** M·β. */
+  private final double[] alone;
+
+  /** M·b·Z_LC: what straight ports take back of one unit at a curved one. */
+  private final double[][] back;
+
+  /** Z'. */
+  private final double[][] left;
+
+  /** What is injected and seen, of the curved ports, and how their slopes are bent there. */
   private final double[] u;
+
   private final double[] v;
+  private final double[] bend;
 
   /**
+   * @param curved so many of the first ports are curved
    * @param z what port p sees of one unit injected at port q
    */
-  Compensation(Port[] ports, double[][] z) {
+  Compensation(Port[] ports, int curved, double[][] z) {
     this.ports = ports;
+    this.curved = curved;
     this.z = z;
-    u = new double[ports.length];
-    v = new double[ports.length];
-    for (int p = 0; p < ports.length; p++) {
+    int others = ports.length - curved;
+    u = new double[curved];
+    v = new double[curved];
+    bend = new double[curved];
+    alone = new double[others];
+    back = new double[others][curved];
+    left = new double[curved][];
+    straight = inverse();
+    for (int p = 0; p < curved; p++) {
+      left[p] = Arrays.copyOf(z[p], curved);
       v[p] = ports[p].v0();
+    }
+    if (straight != null) {
+      eliminateStraightOnes(straight);
+    }
+  }
+
+  private double @Nullable [][] inverse() {
+    int n = ports.length - curved;
+    double[][] m = new double[n][2 * n];
+    for (int r = 0; r < n; r++) {
+      Port port = ports[curved + r];
+      double slope = port.bend(port.v0());
+      for (int c = 0; c < n; c++) {
+        m[r][c] = slope * z[curved + r][curved + c] + (r == c ? 1 : 0);
+      }
+      m[r][n + r] = 1;
+    }
+    if (!eliminate(m, n)) {
+      return null;
+    }
+    for (int r = 0; r < n; r++) {
+      m[r] = Arrays.copyOfRange(m[r], n, 2 * n);
+    }
+    return m;
+  }
+
+  private void eliminateStraightOnes(double[][] m) {
+    for (int s = 0; s < m.length; s++) {
+      Port port = ports[curved + s];
+      double slope = port.bend(port.v0());
+      double beyond = port.beyond(port.v0());
+      double[] row = z[curved + s];
+      for (int r = 0; r < m.length; r++) {
+        alone[r] += m[r][s] * beyond;
+        for (int q = 0; q < curved; q++) {
+          back[r][q] += m[r][s] * slope * row[q];
+        }
+      }
+    }
+    for (int p = 0; p < curved; p++) {
+      for (int r = 0; r < m.length; r++) {
+        double seen = z[p][curved + r];
+        v[p] -= seen * alone[r];
+        for (int q = 0; q < curved; q++) {
+          left[p][q] -= seen * back[r][q];
+        }
+      }
     }
   }
 
   /** Walks as near to the root as it gets; whoever uses it looks at the residual. */
   void settle(double enough) {
-    int n = ports.length;
-    double[] gap = new double[n];
-    double[] du = new double[n];
-    double[] dv = new double[n];
-    double[] triedU = new double[n];
-    double[] triedV = new double[n];
+    double[] gap = new double[curved];
+    double[] du = new double[curved];
+    double[] dv = new double[curved];
+    double[] triedU = new double[curved];
+    double[] triedV = new double[curved];
     double norm = gap(u, v, gap);
     for (int i = 0; i < MOST_STEPS && norm > enough; i++) {
-      if (!step(gap, du)) {
+      if (straight == null || !step(gap, du)) {
         return;
       }
-      for (int p = 0; p < n; p++) {
-        dv[p] = 0;
-      }
-      for (int q = 0; q < n; q++) {
-        for (int p = 0; du[q] != 0 && p < n; p++) {
-          dv[p] -= z[p][q] * du[q];
-        }
+      for (int p = 0; p < curved; p++) {
+        dv[p] = -product(left[p], du);
       }
       double t = 1;
       double next = norm;
       for (int halving = 0; halving <= MOST_HALVINGS; halving++) {
-        for (int p = 0; p < n; p++) {
+        for (int p = 0; p < curved; p++) {
           triedU[p] = u[p] + t * du[p];
           triedV[p] = v[p] + t * dv[p];
         }
@@ -76,10 +150,18 @@ final class Compensation {
       if (!(next < norm)) {
         return;
       }
-      System.arraycopy(triedU, 0, u, 0, n);
-      System.arraycopy(triedV, 0, v, 0, n);
+      System.arraycopy(triedU, 0, u, 0, curved);
+      System.arraycopy(triedV, 0, v, 0, curved);
       norm = next;
     }
+  }
+
+  private static double product(double[] row, double[] column) {
+    double sum = 0;
+    for (int q = 0; q < column.length; q++) {
+      sum += row[q] * column[q];
+    }
+    return sum;
   }
 
   /** Δ(v) − u, and its norm. */
@@ -92,15 +174,13 @@ final class Compensation {
     return Math.sqrt(sum);
   }
 
-  /** One Newton step; false if singular. */
+  /** One Newton step of the curved ports; false if singular. */
   private boolean step(double[] gap, double[] du) {
-    int n = ports.length;
-    int[] bent = new int[n];
-    double[] bend = new double[n];
+    int[] bent = new int[curved];
     int k = 0;
-    for (int p = 0; p < n; p++) {
-      bend[k] = ports[p].bend(v[p]);
-      if (bend[k] != 0 && Math.abs(bend[k] * z[p][p]) > BENT) {
+    for (int p = 0; p < curved; p++) {
+      bend[p] = ports[p].bend(v[p]);
+      if (bend[p] != 0 && Math.abs(bend[p] * left[p][p]) > BENT) {
         bent[k++] = p;
         du[p] = 0;
       } else {
@@ -109,15 +189,12 @@ final class Compensation {
     }
     double[][] m = new double[k][k + 1];
     for (int r = 0; r < k; r++) {
-      double[] row = z[bent[r]];
-      double others = 0;
-      for (int q = 0; q < n; q++) {
-        others += row[q] * du[q];
-      }
+      int p = bent[r];
+      double[] row = left[p];
       for (int c = 0; c < k; c++) {
-        m[r][c] = bend[r] * row[bent[c]] + (r == c ? 1 : 0);
+        m[r][c] = bend[p] * row[bent[c]] + (r == c ? 1 : 0);
       }
-      m[r][k] = gap[bent[r]] - bend[r] * others;
+      m[r][k] = gap[p] - bend[p] * product(row, du);
     }
     if (!eliminate(m, k)) {
       return false;
@@ -134,7 +211,7 @@ final class Compensation {
    * @return false if it cannot be told
    */
   boolean bend(double[] x, double[] y) {
-    for (int p = 0; p < v.length; p++) {
+    for (int p = 0; p < curved; p++) {
       v[p] = ports[p].sees(x);
     }
     double[] du = against(y);
@@ -150,24 +227,51 @@ final class Compensation {
    * @return null if it cannot be told
    */
   double @Nullable [] against(double[] y) {
-    double[] seen = new double[ports.length];
-    for (int p = 0; p < seen.length; p++) {
-      seen[p] = ports[p].bend(v[p]) * ports[p].sees(y);
+    if (straight == null) {
+      return null;
     }
-    double[] du = new double[seen.length];
-    return step(seen, du) ? du : null;
+    double[] theirs = new double[straight.length];
+    for (int s = 0; s < theirs.length; s++) {
+      Port port = ports[curved + s];
+      double seen = port.bend(port.v0()) * port.sees(y);
+      for (int r = 0; r < theirs.length; r++) {
+        theirs[r] += straight[r][s] * seen;
+      }
+    }
+    double[] gap = new double[curved];
+    for (int p = 0; p < curved; p++) {
+      double seen = ports[p].sees(y);
+      for (int r = 0; r < theirs.length; r++) {
+        seen -= z[p][curved + r] * theirs[r];
+      }
+      gap[p] = ports[p].bend(v[p]) * seen;
+    }
+    double[] du = new double[curved];
+    return step(gap, du) ? together(du, theirs) : null;
   }
 
   /** Takes what the network makes of all injections from its solution. */
   void spread(double[] x) {
-    for (int p = 0; p < ports.length; p++) {
-      if (u[p] != 0) {
-        ports[p].lower(x, u[p]);
+    double[] all = together(u, alone);
+    for (int p = 0; p < all.length; p++) {
+      if (all[p] != 0) {
+        ports[p].lower(x, all[p]);
       }
     }
   }
 
-  /** Gauss's elimination with row pivots on k rows with one right side; false if singular. */
+  /**
+   * Of all ports: the curved ones', and the straight ones' by themselves and in answer to these.
+   */
+  private double[] together(double[] ofCurved, double[] ofStraight) {
+    double[] all = Arrays.copyOf(ofCurved, ports.length);
+    for (int r = 0; r < ofStraight.length; r++) {
+      all[curved + r] = ofStraight[r] - product(back[r], ofCurved);
+    }
+    return all;
+  }
+
+  /** Gauss's elimination with row pivots on k rows and their right sides; false if singular. */
   private static boolean eliminate(double[][] m, int k) {
     for (int c = 0; c < k; c++) {
       int pivot = c;
@@ -180,17 +284,18 @@ final class Compensation {
       if (!(Math.abs(m[c][c]) > SINGULAR)) {
         return false;
       }
+      double[] row = m[c];
       for (int r = 0; r < k; r++) {
-        if (r != c && m[r][c] != 0) {
-          double factor = m[r][c] / m[c][c];
-          for (int j = c; j <= k; j++) {
-            m[r][j] -= factor * m[c][j];
-          }
+        double factor = r == c ? 0 : m[r][c] / row[c];
+        for (int j = c; factor != 0 && j < row.length; j++) {
+          m[r][j] -= factor * row[j];
         }
       }
     }
     for (int r = 0; r < k; r++) {
-      m[r][k] /= m[r][r];
+      for (int j = k; j < m[r].length; j++) {
+        m[r][j] /= m[r][r];
+      }
     }
     return true;
   }

@@ -2,6 +2,7 @@ package org.jexel.core.network;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,25 +20,31 @@ import org.jspecify.annotations.Nullable;
  */
 final class Equations {
   private final List<Element> elements;
+
+  /** Places of the unknowns: of each node but ground, and of each branch current. */
+  private final Map<String, Integer> nodes;
+
+  private final Map<String, Integer> branches;
+
+  /** Places of each element's ends and of its branch current; −1 for ground and for none. */
   private final int[] first;
+
   private final int[] second;
   private final int[] branch;
 
   /** Of elements that keep to Ohm's law, S; 0 for the others. */
   private final double[] conductance;
 
-  private final Map<String, Integer> branches = new HashMap<>();
-  private final int nodes;
+  private final boolean[] isNode;
   private final int size;
   private final DMatrixSparseCSC jacobian;
 
-  /**
-   * @param nodes place of each node but ground; overwritten with the order of elimination
-   */
-  Equations(List<Element> elements, Map<String, Integer> nodes) {
+  private Equations(
+      List<Element> elements, Map<String, Integer> nodes, Map<String, Integer> branches) {
     this.elements = elements;
-    this.nodes = nodes.size();
-    int unknowns = nodes.size();
+    this.nodes = nodes;
+    this.branches = branches;
+    size = nodes.size() + branches.size();
     first = new int[elements.size()];
     second = new int[elements.size()];
     branch = new int[elements.size()];
@@ -47,28 +54,46 @@ final class Equations {
       String[] ends = ends(element);
       first[e] = nodes.getOrDefault(ends[0], -1);
       second[e] = nodes.getOrDefault(ends[1], -1);
-      branch[e] = element instanceof Element.TwoPole ? -1 : unknowns++;
+      branch[e] = branches.getOrDefault(element.name(), -1);
       conductance[e] = element instanceof Element.Ohmic ohmic ? 1 / ohmic.ohms() : 0;
     }
-    size = unknowns;
-    int[] place = EliminationOrder.of(adjacency());
-    for (int[] indices : List.of(first, second, branch)) {
-      for (int e = 0; e < indices.length; e++) {
-        indices[e] = indices[e] < 0 ? -1 : place[indices[e]];
-      }
-    }
-    for (int e = 0; e < branch.length; e++) {
-      if (branch[e] >= 0) {
-        branches.put(elements.get(e).name(), branch[e]);
-      }
-    }
-    nodes.replaceAll((name, i) -> place[i]);
     isNode = new boolean[size];
     nodes.values().forEach(i -> isNode[i] = true);
     jacobian = pattern();
   }
 
-  private final boolean[] isNode;
+  /**
+   * Of elements between these nodes, ground left out, in an order that keeps the factors sparse.
+   */
+  static Equations of(List<Element> elements, Collection<String> nodes) {
+    Map<String, Integer> asTold = new HashMap<>();
+    nodes.forEach(node -> asTold.put(node, asTold.size()));
+    Map<String, Integer> branches = new HashMap<>();
+    for (Element element : elements) {
+      if (hasBranch(element)) {
+        branches.put(element.name(), asTold.size() + branches.size());
+      }
+    }
+    int[] place = EliminationOrder.of(new Equations(elements, asTold, branches).adjacency());
+    asTold.replaceAll((name, i) -> place[i]);
+    branches.replaceAll((name, i) -> place[i]);
+    return new Equations(elements, asTold, branches);
+  }
+
+  /**
+   * Of other elements between the same nodes, each unknown in its old place.
+   *
+   * @return null if their branches are not the same
+   */
+  @Nullable Equations with(List<Element> others) {
+    List<String> own = others.stream().filter(Equations::hasBranch).map(Element::name).toList();
+    boolean same = own.size() == branches.size() && branches.keySet().containsAll(own);
+    return same ? new Equations(others, nodes, branches) : null;
+  }
+
+  private static boolean hasBranch(Element element) {
+    return !(element instanceof Element.TwoPole);
+  }
 
   /** The two nodes that an element couples. */
   static String[] ends(Element element) {
@@ -127,6 +152,10 @@ final class Equations {
     return size;
   }
 
+  Map<String, Integer> nodes() {
+    return nodes;
+  }
+
   Map<String, Integer> branches() {
     return branches;
   }
@@ -179,6 +208,13 @@ final class Equations {
    * @param x where; null for the start of an iteration, with every element at its usual conductance
    */
   DMatrixSparseCSC jacobian(double @Nullable [] x) {
+    return jacobian(x, 0);
+  }
+
+  /**
+   * @param least slope that a curved element is given, S; 0 leaves all as they are
+   */
+  DMatrixSparseCSC jacobian(double @Nullable [] x, double least) {
     java.util.Arrays.fill(jacobian.nz_values, 0, jacobian.nz_length, 0);
     for (int i = 0; i < size; i++) {
       add(i, i, isNode[i] ? Network.GMIN_SIEMENS : 0);
@@ -189,7 +225,7 @@ final class Equations {
       int k = branch[e];
       Element element = elements.get(e);
       if (element instanceof Element.TwoPole p) {
-        double g = x == null ? p.start() : p.slope(at(x, a) - at(x, b));
+        double g = x == null ? p.start() : slope(p, at(x, a) - at(x, b), least);
         add(a, a, g);
         add(b, b, g);
         add(a, b, -g);
@@ -209,6 +245,12 @@ final class Equations {
       }
     }
     return jacobian;
+  }
+
+  /** Of a two-pole, at least so much where it does not keep to Ohm's law, S. */
+  static double slope(Element.TwoPole pole, double volts, double least) {
+    double slope = pole.slope(volts);
+    return pole instanceof Element.Ohmic ? slope : Math.max(slope, least);
   }
 
   /** Greatest conductance of the last Jacobian, S. */

@@ -107,7 +107,8 @@ public final class FaultSolver {
    * @throws NetworkException if it cannot be solved
    */
   public Readout solve(List<Change> changes) {
-    List<Port> ports = new ArrayList<>(curved);
+    List<Port> bent = new ArrayList<>(curved);
+    List<Port> straight = new ArrayList<>();
     List<Port> changed = new ArrayList<>();
     for (Change change : changes) {
       Element was = change.before();
@@ -120,38 +121,43 @@ public final class FaultSolver {
       if (before instanceof Element.Converter || after instanceof Element.Converter) {
         return factored(changes);
       }
-      boolean sameEnds =
-          before != null
-              && after != null
-              && Arrays.equals(Equations.ends(before), Equations.ends(after));
-      if (before != null) {
-        Port port = new Port(whole, before, sameEnds ? after : null);
-        Integer place = places.get(before.name());
-        if (place == null) {
-          ports.add(port);
+      for (Port port : ports(before, after)) {
+        Integer place = before == null ? null : places.get(before.name());
+        if (place != null && port.stoodBefore()) {
+          bent.set(place, port);
         } else {
-          ports.set(place, port);
+          (port.isStraight() ? straight : bent).add(port);
         }
-        changed.add(port);
-      }
-      if (after != null && !sameEnds) {
-        Port port = new Port(whole, null, after);
-        ports.add(port);
         changed.add(port);
       }
     }
     // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
-    changed.stream()
-        .filter(port -> changed.size() > 1 && port.apartFrom(ports))
-        .toList()
-        .forEach(ports::remove);
+    straight.removeAll(
+        straight.stream()
+            .filter(port -> changed.size() > 1)
+            .filter(port -> port.apartFrom(bent) && port.apartFrom(straight))
+            .toList());
     FaultyReadout readout =
         new FaultyReadout(whole, changes, changed.toArray(Port[]::new), () -> factored(changes));
     // A part that carries nothing here may be gone or another: the solution stands.
-    boolean settled =
-        changed.stream().allMatch(Port::idle)
-            || readout.settle(ports.toArray(Port[]::new), between(ports));
+    boolean settled = changed.stream().allMatch(Port::idle) || settles(readout, bent, straight);
     return settled ? readout : factored(changes);
+  }
+
+  /** One where both stand between the same ends; else where one is gone and where one is added. */
+  private List<Port> ports(@Nullable Element before, @Nullable Element after) {
+    if (before == null || after == null) {
+      return before == after ? List.of() : List.of(new Port(whole, before, after));
+    }
+    return Arrays.equals(Equations.ends(before), Equations.ends(after))
+        ? List.of(new Port(whole, before, after))
+        : List.of(new Port(whole, before, null), new Port(whole, null, after));
+  }
+
+  private boolean settles(FaultyReadout readout, List<Port> bent, List<Port> straight) {
+    List<Port> ports = new ArrayList<>(bent);
+    ports.addAll(straight);
+    return readout.settle(ports.toArray(Port[]::new), bent.size(), between(ports));
   }
 
   /** What each port sees of each; those that were there before keep their places. */
@@ -177,6 +183,10 @@ public final class FaultSolver {
   /** The same by a full factorisation. */
   public Solution factored(List<Change> changes) {
     full++;
+    return faulty(changes).solve(whole.equations());
+  }
+
+  private Network faulty(List<Change> changes) {
     Map<String, Element> elements = new LinkedHashMap<>();
     network.elements().forEach(element -> elements.put(element.name(), element));
     for (Change change : changes) {
@@ -195,6 +205,6 @@ public final class FaultSolver {
     // Nodes that hang free stay defined by their leak, so that a meter may still be put on them.
     faulty.addNodes(network.nodes());
     elements.values().forEach(faulty::add);
-    return faulty.solve();
+    return faulty;
   }
 }

@@ -52,10 +52,11 @@ final class FaultyReadout implements Readout {
   /**
    * Walks to the root; false where it does not settle.
    *
+   * @param curved so many of the first ports do not keep to a straight line
    * @param between what port p sees of one unit injected at port q
    */
-  boolean settle(Port[] ports, double[][] between) {
-    Compensation compensation = new Compensation(ports, between);
+  boolean settle(Port[] ports, int curved, double[][] between) {
+    Compensation compensation = new Compensation(ports, curved, between);
     compensation.settle(SETTLED);
     compensation.spread(x);
     double[] f = new double[x.length];
@@ -115,15 +116,16 @@ final class FaultyReadout implements Readout {
     return place < 0 ? 0 : volts[place];
   }
 
-  /** The element as it stands with the faults; null if it is gone. */
+  /** The element as it stands with the faults; null if it is not here, or gone. */
   private @Nullable Element standing(String name) {
+    Element element = network.find(name);
     for (FaultSolver.Change change : changes) {
       boolean own = change.before() != null && change.before().name().equals(name);
-      if (own && network.placed(change.after())) {
+      if (element != null && own && network.placed(change.after())) {
         return change.after();
       }
     }
-    return network.element(name);
+    return element;
   }
 
   @Override
@@ -137,7 +139,7 @@ final class FaultyReadout implements Readout {
 
   @Override
   public double amps(String name) {
-    Element element = network.has(name) ? standing(name) : null;
+    Element element = standing(name);
     if (element == null) {
       return 0;
     }
@@ -186,20 +188,20 @@ final class FaultyReadout implements Readout {
           z[p][q] = changed[p].sees(answer);
         }
       }
-      dead = new Compensation(changed, z);
+      dead = new Compensation(changed, 0, z);
     }
     return dead;
   }
 
   @Override
   public double ohms(String part) {
-    Element element = network.has(part) ? standing(part) : null;
+    Element element = standing(part);
     return element instanceof Element.TwoPole p ? p.cold() : Double.POSITIVE_INFINITY;
   }
 
   @Override
   public double brightness(String lamp) {
-    Element element = network.has(lamp) ? standing(lamp) : null;
+    Element element = standing(lamp);
     return element instanceof Element.TwoPole p ? Lit.brightness(element, volts(p.a(), p.b())) : 0;
   }
 }

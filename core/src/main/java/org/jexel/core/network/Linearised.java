@@ -13,8 +13,15 @@ import org.jexel.core.quantity.Must;
 /**
  * A network at its solution x₀, with the inverse of its Jacobian there, column by column as they
  * are needed. Not for two threads at once.
+ *
+ * <p>Where it is fed, a diode that blocks and an LED that is dark count as {@link #LEAST}: what
+ * hangs on such a one alone would be held by so little that the difference between a conductor that
+ * is there and one that is gone drowned in rounding. {@link Port} knows, and makes up for it.
  */
 final class Linearised {
+  /** Slope of a curved element that carries next to nothing, S. */
+  private static final double LEAST = 1e-5;
+
   /** Residuals below this leave no mark, A. */
   private static final double NOTHING = 1e-14;
 
@@ -28,7 +35,7 @@ final class Linearised {
   private final double[][] inverse;
   private final Map<List<Integer>, double[]> across = new HashMap<>();
   private final int size;
-  private boolean dead;
+  private final double least;
   private final Equations equations;
   private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
       LinearSolverFactory_DSCC.lu(FillReducing.NONE);
@@ -36,12 +43,13 @@ final class Linearised {
   Linearised(Network network) {
     this.network = network;
     Solution whole = network.solve();
-    places = whole.places();
     equations = whole.equations();
+    places = equations.nodes();
     branches = equations.branches();
     size = equations.size();
     x0 = whole.unknowns().clone();
     inverse = new double[size][];
+    least = network.isDead() ? 0 : LEAST;
     polish();
   }
 
@@ -57,7 +65,12 @@ final class Linearised {
     for (int i = 0; i < size; i++) {
       x0[i] -= step[i];
     }
-    solver.setA(equations.jacobian(x0));
+    solver.setA(equations.jacobian(x0, least));
+  }
+
+  /** The slope that a two-pole is given here, S. */
+  double slope(Element.TwoPole pole, double volts) {
+    return Equations.slope(pole, volts, least);
   }
 
   /** J⁻¹ · (unit residual in this row), solved when it is first asked for. */
@@ -69,6 +82,19 @@ final class Linearised {
       solver.solve(Equations.column(unit), Equations.column(inverse[row]));
     }
     return inverse[row];
+  }
+
+  /** The same of a unit into one row and out of the other, as the difference of their columns. */
+  double[] columns(int in, int out) {
+    if (out < 0) {
+      return in < 0 ? new double[size] : column(in);
+    }
+    double[] answer = in < 0 ? new double[size] : column(in).clone();
+    double[] other = column(out);
+    for (int i = 0; i < size; i++) {
+      answer[i] -= other[i];
+    }
+    return answer;
   }
 
   /** J⁻¹ · (a unit into one row and out of the other): exact across parts that hang on a leak. */
@@ -93,11 +119,9 @@ final class Linearised {
     return network;
   }
 
-  /** Looked at once: the network does not change. */
   void mustBeDead() {
-    if (!dead) {
+    if (least > 0) {
       network.mustBeDead();
-      dead = true;
     }
   }
 

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -94,29 +95,55 @@ public final class Network {
    * @throws NetworkException if the network has no unique solution; it names a part
    */
   public Solution solve() {
-    Map<String, Integer> places = new HashMap<>(nodes);
-    Equations equations = new Equations(List.copyOf(elements.values()), places);
-    double[] x = new Newton(equations, this::suspect).solve();
-    return new Solution(this, equations, places, x);
+    return rooted(Equations.of(elements(), nodes.keySet()));
+  }
+
+  /**
+   * The same, each unknown in its place among these equations where the unknowns are the same.
+   *
+   * @param like equations of a network with the same nodes
+   * @throws NetworkException as {@link #solve()}
+   */
+  Solution solve(Equations like) {
+    Equations equations = like.with(elements());
+    return equations == null ? solve() : rooted(equations);
+  }
+
+  private Solution rooted(Equations equations) {
+    return new Solution(this, equations, new Newton(equations, this::suspect).solve());
+  }
+
+  /** Whether nothing feeds it. */
+  boolean isDead() {
+    return source().isEmpty();
   }
 
   /** Ohms are a lie where anything feeds the circuit. */
   void mustBeDead() {
-    elements.values().stream()
-        .filter(element -> !(element instanceof Element.TwoPole))
-        .findFirst()
+    source()
         .ifPresent(
             source -> {
               throw new IllegalStateException("ohms on a circuit that " + source.name() + " feeds");
             });
   }
 
+  private Optional<Element> source() {
+    return elements.values().stream()
+        .filter(element -> !(element instanceof Element.TwoPole))
+        .findFirst();
+  }
+
   public boolean has(String element) {
     return elements.containsKey(element);
   }
 
+  /** Null where there is none of this name. */
+  @Nullable Element find(String name) {
+    return elements.get(name);
+  }
+
   public Element element(String name) {
-    Element element = elements.get(name);
+    Element element = find(name);
     if (element == null) {
       throw new IllegalArgumentException("no element " + name);
     }

@@ -26,11 +26,14 @@ final class Port {
   private final @Nullable Element before;
   private final @Nullable Element after;
 
-  /** What it sees, its law and its slope, each on the whole network. */
+  /** What it sees, its law and its slope, each in the linearised whole network. */
   private final double v0;
 
   private final double law0;
   private final double slope0;
+
+  /** What the network makes of one unit injected here; by its columns, when first asked for. */
+  private double @Nullable [] unit;
 
   /**
    * @param before as it stands in the whole network; null where the fault adds it
@@ -54,7 +57,7 @@ final class Port {
     }
     v0 = whole.at(seenA) - whole.at(seenB);
     law0 = law(before, v0);
-    slope0 = slope(before, v0);
+    slope0 = before instanceof Element.TwoPole p ? whole.slope(p, v0) : slope(before, v0);
   }
 
   /** The voltage across it, or what a source or converter goes by. */
@@ -82,6 +85,16 @@ final class Port {
       return c.slope(v);
     }
     return element instanceof Element.Source s ? -s.ohms() : 0;
+  }
+
+  /** Whether the whole network has an element here. */
+  boolean stoodBefore() {
+    return before != null;
+  }
+
+  /** Whether what is here now keeps to a straight line, or is gone. */
+  boolean isStraight() {
+    return after == null || after instanceof Element.Ohmic || after instanceof Element.Source;
   }
 
   /** What it injects beyond the whole network's straight line, A or V. */
@@ -126,7 +139,7 @@ final class Port {
 
   /** How far its slope is from the whole network's. */
   double bend(double v) {
-    return slope(after, v) - slope0;
+    return (after instanceof Element.TwoPole p ? p.stride(v) : slope(after, v)) - slope0;
   }
 
   /** Adds what the fault changes to a residual of the whole network's equations. */
@@ -143,10 +156,14 @@ final class Port {
 
   /** What this port sees of one unit that another injects. */
   double seesOf(Port other) {
-    return whole.rise(seenA, other.rowA)
-        - whole.rise(seenA, other.rowB)
-        - whole.rise(seenB, other.rowA)
-        + whole.rise(seenB, other.rowB);
+    return sees(other.unit());
+  }
+
+  private double[] unit() {
+    if (unit == null) {
+      unit = whole.columns(rowA, rowB);
+    }
+    return unit;
   }
 
   /** What the network makes of one unit that is injected here. */
@@ -156,7 +173,9 @@ final class Port {
 
   /** Takes what the network makes of so many units injected here from x. */
   void lower(double[] x, double units) {
-    whole.lower(x, rowA, units);
-    whole.lower(x, rowB, -units);
+    double[] one = unit();
+    for (int i = 0; i < x.length; i++) {
+      x[i] -= units * one[i];
+    }
   }
 }

@@ -1,6 +1,5 @@
 package org.jexel.core.network;
 
-import java.util.Map;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.interfaces.linsol.LinearSolverSparse;
@@ -17,14 +16,12 @@ public final class Solution implements Readout {
 
   private final Network network;
   private final Equations equations;
-  private final Map<String, Integer> places;
   private final double[] x;
   private @Nullable LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> transposed;
 
-  Solution(Network network, Equations equations, Map<String, Integer> places, double[] x) {
+  Solution(Network network, Equations equations, double[] x) {
     this.network = network;
     this.equations = equations;
-    this.places = places;
     this.x = x;
   }
 
@@ -34,7 +31,7 @@ public final class Solution implements Readout {
 
   /** Place of a node among the unknowns; −1 for ground. */
   private int index(String node) {
-    Integer place = places.get(node);
+    Integer place = equations.nodes().get(node);
     if (place == null && !node.equals(network.ground())) {
       throw new IllegalArgumentException("no node " + node);
     }
@@ -105,10 +102,6 @@ public final class Solution implements Readout {
 
   Equations equations() {
     return equations;
-  }
-
-  Map<String, Integer> places() {
-    return places;
   }
 
   /** How the voltage between two nodes answers to every element. */

@@ -8,15 +8,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jexel.core.Rigs;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
+import org.jexel.core.network.FaultCatalog;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Fuse;
+import org.jexel.core.network.KnownFault;
 import org.jexel.core.network.Network;
+import org.jexel.core.network.Readout;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
@@ -29,6 +33,9 @@ class FaultyRigTest {
   private static final Rig RIG = Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6);
   private static final Harness HARNESS = HarnessPlanner.plan(RIG, WireSize.GAUGES);
   private static final Map<Setup, FaultSolver> SOLVERS = new HashMap<>();
+
+  /** Half of the last digit of a meter. */
+  private static final double UNSEEN_VOLTS = 0.005;
 
   private static double read(Rig rig, Harness harness, String check, Fault... faults) {
     return new FaultyRig(
@@ -60,6 +67,33 @@ class FaultyRigTest {
 
   private static String word(double place) {
     return Measure.FUSE.words().get((int) Math.round(place));
+  }
+
+  /** What a break leaves hanging free reads what a network without the part reads there. */
+  @Test
+  void whatHangsFreeReadsAsItsOwnFactorisationDoes() {
+    Network whole = RigNetwork.whole(RIG, HARNESS);
+    Map<Setup, List<Check>> volts =
+        CheckSheet.of(RIG, HARNESS, OptionalDouble.of(12.6)).stream()
+            .filter(check -> check.measure() == Measure.VOLTS)
+            .collect(Collectors.groupingBy(check -> check.probing().setup()));
+    volts.forEach(
+        (setup, checks) -> {
+          FaultSolver solver = SOLVERS.computeIfAbsent(setup, FaultyRigTest::solver);
+          for (KnownFault known : FaultCatalog.of(RIG, HARNESS)) {
+            Fault fault = known.fault();
+            if (fault.kind() == Fault.Kind.OPEN || fault.kind() == Fault.Kind.EXCHANGED) {
+              List<FaultSolver.Change> changes = FaultSolver.changes(whole, List.of(fault));
+              Readout quick = solver.solve(changes);
+              Readout full = solver.factored(changes);
+              for (Check check : checks) {
+                assertThat(check.probing().read(quick))
+                    .as("%s with %s", check.id(), fault)
+                    .isCloseTo(check.probing().read(full), within(UNSEEN_VOLTS));
+              }
+            }
+          }
+        });
   }
 
   /** Whatever it is in, and whatever feeds it in that state, the running engine included. */
