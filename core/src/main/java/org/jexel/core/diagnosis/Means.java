@@ -1,10 +1,9 @@
 package org.jexel.core.diagnosis;
 
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.FaultyRig;
 import org.jexel.core.check.Setup;
@@ -21,15 +20,15 @@ import org.jexel.core.rig.Rig;
 /**
  * What every check reads on a rig with given faults, by low-rank changes of each setup's factored
  * healthy network. Ohms are told as asinh R, so that open is far from whole but not from another
- * open. Not for two threads at once.
+ * open. For any number of threads.
  */
 final class Means {
   private final Rig rig;
   private final Harness harness;
   private final List<Check> checks;
   private final Network whole;
-  private final Map<Setup, FaultSolver> solvers = new LinkedHashMap<>();
-  private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new LinkedHashMap<>();
+  private final Map<Setup, FaultSolver> solvers = new ConcurrentHashMap<>();
+  private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new ConcurrentHashMap<>();
 
   Means(Rig rig, Harness harness, List<Check> checks) {
     this.rig = rig;
@@ -64,7 +63,7 @@ final class Means {
     return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
         ? solver(setup)
         : signalled
-            .computeIfAbsent(setup, s -> new HashMap<>())
+            .computeIfAbsent(setup, s -> new ConcurrentHashMap<>())
             .computeIfAbsent(
                 signal, wrong -> new FaultSolver(setup.network(rig, harness, wrong).network()));
   }

@@ -82,15 +82,16 @@ public final class Predictions {
     return predictions;
   }
 
-  /** Every fault in all its severities. */
+  /** Every fault in all its severities, on as many cores as there are. */
   private void solve(List<Hypothesis> hypotheses) {
     double[] healthy =
         means
             .of(hypotheses.get(0))
             .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
-    for (List<Hypothesis> fault : Severities.apart(hypotheses)) {
-      rows(new Severities(fault, healthy, means::of, this::alike, this::blownByOne));
-    }
+    Severities.apart(hypotheses).parallelStream()
+        .map(fault -> new Severities(fault, healthy, means::of, this::alike, this::blownByOne))
+        .toList()
+        .forEach(this::rows);
   }
 
   private void rows(Severities solved) {

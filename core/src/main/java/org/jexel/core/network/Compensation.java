@@ -30,6 +30,7 @@ final class Compensation {
   /** So many ports, the first, are curved; the others are straight. */
   private final int curved;
 
+  /** Z; of the curved ports among themselves Z', once the straight ones are eliminated. */
   private final double[][] z;
 
   /** M; null where it cannot be told. */
@@ -41,9 +42,6 @@ final class Compensation {
   /** M·b·Z_LC: what straight ports take back of one unit at a curved one. */
   private final double[][] back;
 
-  /** Z'. */
-  private final double[][] left;
-
   /** What is injected and seen, of the curved ports, and how their slopes are bent there. */
   private final double[] u;
 
@@ -52,7 +50,7 @@ final class Compensation {
 
   /**
    * @param curved so many of the first ports are curved
-   * @param z what port p sees of one unit injected at port q
+   * @param z what port p sees of one unit injected at port q; changed
    */
   Compensation(Port[] ports, int curved, double[][] z) {
     this.ports = ports;
@@ -64,10 +62,8 @@ final class Compensation {
     bend = new double[curved];
     alone = new double[others];
     back = new double[others][curved];
-    left = new double[curved][];
     straight = inverse();
     for (int p = 0; p < curved; p++) {
-      left[p] = Arrays.copyOf(z[p], curved);
       v[p] = ports[p].v0();
     }
     if (straight != null) {
@@ -113,7 +109,7 @@ final class Compensation {
         double seen = z[p][curved + r];
         v[p] -= seen * alone[r];
         for (int q = 0; q < curved; q++) {
-          left[p][q] -= seen * back[r][q];
+          z[p][q] -= seen * back[r][q];
         }
       }
     }
@@ -132,7 +128,7 @@ final class Compensation {
         return;
       }
       for (int p = 0; p < curved; p++) {
-        dv[p] = -product(left[p], du);
+        dv[p] = -product(z[p], du);
       }
       double t = 1;
       double next = norm;
@@ -180,7 +176,7 @@ final class Compensation {
     int k = 0;
     for (int p = 0; p < curved; p++) {
       bend[p] = ports[p].bend(v[p]);
-      if (bend[p] != 0 && Math.abs(bend[p] * left[p][p]) > BENT) {
+      if (bend[p] != 0 && Math.abs(bend[p] * z[p][p]) > BENT) {
         bent[k++] = p;
         du[p] = 0;
       } else {
@@ -190,7 +186,7 @@ final class Compensation {
     double[][] m = new double[k][k + 1];
     for (int r = 0; r < k; r++) {
       int p = bent[r];
-      double[] row = left[p];
+      double[] row = z[p];
       for (int c = 0; c < k; c++) {
         m[r][c] = bend[p] * row[bent[c]] + (r == c ? 1 : 0);
       }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * inverse of a matrix", SIAM Review 31, 1989). Then the faulty network's own residual is looked at,
  * and digits that were lost on the way are won back by steps from it.
  *
- * <p>What does not settle so is solved by a full factorisation. Not for two threads at once.
+ * <p>What does not settle so is solved by a full factorisation. For any number of threads.
  */
 public final class FaultSolver {
   /**
@@ -52,9 +53,9 @@ public final class FaultSolver {
   /** Elements that do not keep to Ohm's law, what each sees of the others, and their places. */
   private final List<Port> curved = new ArrayList<>();
 
-  private double[][] between = new double[0][];
+  private final double[][] between;
   private final Map<String, Integer> places = new HashMap<>();
-  private int full;
+  private final AtomicInteger full = new AtomicInteger();
 
   public FaultSolver(Network network) {
     this.network = network;
@@ -66,6 +67,7 @@ public final class FaultSolver {
         curved.add(new Port(whole, element, element));
       }
     }
+    between = extended(new double[0][], curved);
   }
 
   /** What faults change on a whole rig; worked out once for all its states. */
@@ -98,7 +100,7 @@ public final class FaultSolver {
 
   /** How often a full factorisation had to help. */
   public int fullSolutions() {
-    return full;
+    return full.get();
   }
 
   /**
@@ -157,23 +159,16 @@ public final class FaultSolver {
   private boolean settles(FaultyReadout readout, List<Port> bent, List<Port> straight) {
     List<Port> ports = new ArrayList<>(bent);
     ports.addAll(straight);
-    return readout.settle(ports.toArray(Port[]::new), bent.size(), between(ports));
+    return readout.settle(ports.toArray(Port[]::new), bent.size(), extended(between, ports));
   }
 
-  /** What each port sees of each; those that were there before keep their places. */
-  private double[][] between(List<Port> ports) {
-    if (between.length < curved.size()) {
-      between = extended(curved);
-    }
-    return extended(ports);
-  }
-
-  private double[][] extended(List<Port> ports) {
-    int known = between.length;
+  /** What each port sees of each, where that is known of the first ones already. */
+  private static double[][] extended(double[][] known, List<Port> ports) {
     double[][] z = new double[ports.size()][];
     for (int p = 0; p < z.length; p++) {
-      z[p] = p < known ? Arrays.copyOf(between[p], z.length) : new double[z.length];
-      for (int q = p < known ? known : 0; q < z.length; q++) {
+      boolean old = p < known.length;
+      z[p] = old ? Arrays.copyOf(known[p], z.length) : new double[z.length];
+      for (int q = old ? known.length : 0; q < z.length; q++) {
         z[p][q] = ports.get(p).seesOf(ports.get(q));
       }
     }
@@ -182,7 +177,7 @@ public final class FaultSolver {
 
   /** The same by a full factorisation. */
   public Solution factored(List<Change> changes) {
-    full++;
+    full.incrementAndGet();
     return faulty(changes).solve(whole.equations());
   }
 

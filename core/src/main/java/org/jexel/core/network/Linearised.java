@@ -1,8 +1,9 @@
 package org.jexel.core.network;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.interfaces.linsol.LinearSolverSparse;
@@ -12,7 +13,7 @@ import org.jexel.core.quantity.Must;
 
 /**
  * A network at its solution x₀, with the inverse of its Jacobian there, column by column as they
- * are needed. Not for two threads at once.
+ * are needed. For any number of threads.
  *
  * <p>Where it is fed, a diode that blocks and an LED that is dark count as {@link #LEAST}: what
  * hangs on such a one alone would be held by so little that the difference between a conductor that
@@ -32,8 +33,8 @@ final class Linearised {
   private final Map<String, Integer> places;
   private final Map<String, Integer> branches;
   private final double[] x0;
-  private final double[][] inverse;
-  private final Map<List<Integer>, double[]> across = new HashMap<>();
+  private final AtomicReferenceArray<double[]> inverse;
+  private final Map<List<Integer>, double[]> across = new ConcurrentHashMap<>();
   private final int size;
   private final double least;
   private final Equations equations;
@@ -48,7 +49,7 @@ final class Linearised {
     branches = equations.branches();
     size = equations.size();
     x0 = whole.unknowns().clone();
-    inverse = new double[size][];
+    inverse = new AtomicReferenceArray<>(size);
     least = network.isDead() ? 0 : LEAST;
     polish();
   }
@@ -75,13 +76,26 @@ final class Linearised {
 
   /** J⁻¹ · (unit residual in this row), solved when it is first asked for. */
   private double[] column(int row) {
-    if (inverse[row] == null) {
-      double[] unit = new double[size];
-      unit[row] = 1;
-      inverse[row] = new double[size];
-      solver.solve(Equations.column(unit), Equations.column(inverse[row]));
+    double[] column = inverse.get(row);
+    if (column == null) {
+      column = solved(row, -1);
+      inverse.set(row, column);
     }
-    return inverse[row];
+    return column;
+  }
+
+  /** The one solver has a memory of its own: one at a time. */
+  private synchronized double[] solved(int in, int out) {
+    double[] unit = new double[size];
+    double[] answer = new double[size];
+    if (in >= 0) {
+      unit[in] += 1;
+    }
+    if (out >= 0) {
+      unit[out] -= 1;
+    }
+    solver.solve(Equations.column(unit), Equations.column(answer));
+    return answer;
   }
 
   /** The same of a unit into one row and out of the other, as the difference of their columns. */
@@ -99,20 +113,7 @@ final class Linearised {
 
   /** J⁻¹ · (a unit into one row and out of the other): exact across parts that hang on a leak. */
   double[] between(int in, int out) {
-    return across.computeIfAbsent(
-        List.of(in, out),
-        rows -> {
-          double[] unit = new double[size];
-          double[] answer = new double[size];
-          if (in >= 0) {
-            unit[in] += 1;
-          }
-          if (out >= 0) {
-            unit[out] -= 1;
-          }
-          solver.solve(Equations.column(unit), Equations.column(answer));
-          return answer;
-        });
+    return across.computeIfAbsent(List.of(in, out), rows -> solved(in, out));
   }
 
   Network network() {

@@ -17,6 +17,7 @@ import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
+import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -95,6 +96,29 @@ class FaultSolverTest {
         agree(rig, harness, state, solver, whole, List.of(one, two));
       }
     }
+  }
+
+  /** Whoever asks first, and however many at a time. */
+  @RepeatedTest(3)
+  void manyThreadsReadWhatOneReads() {
+    Rig rig = Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6);
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Network whole = RigNetwork.whole(rig, harness);
+    Network network = RigNetwork.of(rig, harness, RigState.of(StateWord.TAIL)).network();
+    List<List<FaultSolver.Change>> all =
+        FaultCatalog.of(rig, harness).stream()
+            .map(known -> FaultSolver.changes(whole, List.of(known.fault())))
+            .toList();
+    FaultSolver own = new FaultSolver(network);
+    FaultSolver shared = new FaultSolver(network);
+    assertThat(all.parallelStream().map(changes -> volts(shared, network, changes)).toList())
+        .isEqualTo(all.stream().map(changes -> volts(own, network, changes)).toList());
+  }
+
+  private static List<Double> volts(
+      FaultSolver solver, Network network, List<FaultSolver.Change> changes) {
+    Readout readout = solver.solve(changes);
+    return network.nodes().stream().map(node -> readout.volts(node, network.ground())).toList();
   }
 
   /** With its switch off, a fuse is the only way to what hangs free behind it. */
