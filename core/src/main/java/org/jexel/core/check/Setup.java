@@ -8,6 +8,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
+import org.jexel.core.network.Network;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.RigState;
 import org.jexel.core.network.StateWord;
@@ -54,7 +55,8 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
   }
 
   /**
-   * The rig in this setup; with the plug out there is a voltmeter on every socket pin.
+   * The rig in this setup; with the plug out there is a voltmeter on every pin of both halves,
+   * which pulls down what hangs free.
    *
    * @param faults of the state itself, such as a wrong stop signal; faults of parts are put in as
    *     changes of this network
@@ -86,16 +88,16 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
         String feed = "feed_" + Nodes.id(pin.function());
         network.network().add(new Element.Resistor(feed, Harness.BATTERY_PLUS, node, OUTSIDE_OHMS));
       }
-      if (network.network().hasNode(node)) {
-        network
-            .network()
-            .add(
-                new Element.Resistor(
-                    "meter_" + node,
-                    node,
-                    Nodes.socket(PinFunction.EARTH),
-                    Meter.OHMS_AS_VOLTMETER));
+      if (state.feeds(pin.function(), rig.connector())) {
+        meter(network.network(), node, Nodes.socket(PinFunction.EARTH));
       }
+    }
+    meter(network.network(), Nodes.plug(PinFunction.BRAKE), Nodes.plug(PinFunction.EARTH));
+  }
+
+  private static void meter(Network network, String red, String black) {
+    if (network.hasNode(red) && network.hasNode(black)) {
+      network.add(new Element.Resistor("meter_" + red, red, black, Meter.OHMS_AS_VOLTMETER));
     }
   }
 }

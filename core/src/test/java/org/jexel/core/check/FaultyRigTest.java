@@ -96,6 +96,21 @@ class FaultyRigTest {
         });
   }
 
+  /** Between a live pin and one that hangs free a voltmeter brings both to the same volts. */
+  @Test
+  void aVoltmeterOnWhatHangsFreeReadsNothing() {
+    Fault socket = Fault.of(Fault.Kind.OPEN, "wire_sock_earth");
+    for (String check : List.of("socket.tail", "socket.left", "socket.right", "socket.charge")) {
+      assertThat(read(check)).isGreaterThan(11);
+      assertThat(read(check, socket)).as(check).isCloseTo(0, within(0.05));
+    }
+    for (String core : List.of("wire_cord_earth", "wire_cord_brake")) {
+      assertThat(read("breakaway.pulled", Fault.of(Fault.Kind.OPEN, core)))
+          .as(core)
+          .isCloseTo(0, within(0.05));
+    }
+  }
+
   /** Whatever it is in, and whatever feeds it in that state, the running engine included. */
   @Test
   void ohmsOfNextToNothingChangeNoReading() {

@@ -52,6 +52,7 @@ final class Yard {
           StateWord.REVERSE,
           StateWord.LEVER);
 
+  private static final double VOLTMETER_OHMS = 1e7;
   private static final double LIVE_VOLTS = 0.05;
   private static final double PULLS_AMPS = 0.8;
 
@@ -170,7 +171,7 @@ final class Yard {
 
   private static Netlist netlist(Network network) {
     return Netlist.of(
-        Spice.of(network.solve(), "yard").deck().replaceAll("(?m)^\\.save @.*\n", ""));
+        Spice.of(network.solve(), "yard").deck().replaceAll("(?m)^(\\.save @|r_meter_).*\n", ""));
   }
 
   private Netlist deck(Setup setup) {
@@ -220,13 +221,13 @@ final class Yard {
     boolean spent = blown().contains(at.red());
     return switch (check.measure()) {
       case FUSE -> spent ? 1.5 : open(setup, at.red()) ? 1 : 0;
-      case VOLTS -> volts(setup, at.red(), at.black());
+      case VOLTS -> metered(setup, at.red(), at.black());
       case AMPS -> clamp(setup, at.red());
       case OHMS -> at.black().isEmpty() ? ohmsOf(setup, at.red()) : ohms(setup, at);
       case GLOW -> eye(light(setup, at.red()));
       case COMING -> broken == null ? 0 : 2;
       case MOVING -> broken != null && reach().equals(at.red()) && goesOut(check) ? 1 : 0;
-      case WAKING -> volts(setup, at.red(), at.black()) > 1 ? 1 : 0;
+      case WAKING -> metered(setup, at.red(), at.black()) > 1 ? 1 : 0;
       case TURNING, HUMMING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
       case GRIPPING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
       case HEAT -> warm(setup, at.red());
@@ -269,6 +270,13 @@ final class Yard {
 
   private double volts(Setup setup, String red, String black) {
     return solve(setup).volts(red) - solve(setup).volts(black);
+  }
+
+  /** A voltmeter pulls together what hangs free; its own, not those of Jexel's networks. */
+  private double metered(Setup setup, String red, String black) {
+    Ngspice loaded =
+        Ngspice.run(deck(setup).bridge("voltmeter", red, black, VOLTMETER_OHMS).text());
+    return loaded.volts(red) - loaded.volts(black);
   }
 
   private double amps(Setup setup, String part) {
