@@ -55,8 +55,9 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
   }
 
   /**
-   * The rig in this setup; with the plug out there is a voltmeter on every pin of both halves,
-   * which pulls down what hangs free.
+   * The rig in this setup; with the plug out there is a voltmeter on each pin of the socket that is
+   * fed, and on the plug's brake pin: a pin and an earth of which one hangs free come to the same
+   * volts under it.
    *
    * @param faults of the state itself, such as a wrong stop signal; faults of parts are put in as
    *     changes of this network

@@ -55,12 +55,6 @@ public record Diode(String name, String a, String b, double forward) implements 
     return saturation() * Math.exp(Math.min(u, STRAIGHT)) * STEEPNESS / forward;
   }
 
-  /** What blocks is left along the chord, which leads to where it blocks no more. */
-  @Override
-  public double stride(double across) {
-    return across < 0 ? amps(across) / across : slope(across);
-  }
-
   @Override
   public double start() {
     return AT_AMPS / forward;

@@ -16,14 +16,6 @@ public sealed interface Element {
     /** Its derivative, S; defined at every voltage and never negative. */
     double slope(double volts);
 
-    /**
-     * Along which an iteration steps from there, S: its derivative, but where a curve is so flat
-     * that this would lead far beyond its bend.
-     */
-    default double stride(double volts) {
-      return slope(volts);
-    }
-
     /** Resistance to the little current of an ohmmeter, Ω; infinite for one that blocks it. */
     default double cold() {
       return 1 / slope(0);

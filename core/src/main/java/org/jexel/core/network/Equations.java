@@ -208,13 +208,6 @@ final class Equations {
    * @param x where; null for the start of an iteration, with every element at its usual conductance
    */
   DMatrixSparseCSC jacobian(double @Nullable [] x) {
-    return jacobian(x, 0);
-  }
-
-  /**
-   * @param least slope that a curved element is given, S; 0 leaves all as they are
-   */
-  DMatrixSparseCSC jacobian(double @Nullable [] x, double least) {
     java.util.Arrays.fill(jacobian.nz_values, 0, jacobian.nz_length, 0);
     for (int i = 0; i < size; i++) {
       add(i, i, isNode[i] ? Network.GMIN_SIEMENS : 0);
@@ -225,7 +218,7 @@ final class Equations {
       int k = branch[e];
       Element element = elements.get(e);
       if (element instanceof Element.TwoPole p) {
-        double g = x == null ? p.start() : slope(p, at(x, a) - at(x, b), least);
+        double g = x == null ? p.start() : p.slope(at(x, a) - at(x, b));
         add(a, a, g);
         add(b, b, g);
         add(a, b, -g);
@@ -245,12 +238,6 @@ final class Equations {
       }
     }
     return jacobian;
-  }
-
-  /** Of a two-pole, at least so much where it does not keep to Ohm's law, S. */
-  static double slope(Element.TwoPole pole, double volts, double least) {
-    double slope = pole.slope(volts);
-    return pole instanceof Element.Ohmic ? slope : Math.max(slope, least);
   }
 
   /** Greatest conductance of the last Jacobian, S. */

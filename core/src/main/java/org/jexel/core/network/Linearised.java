@@ -14,15 +14,8 @@ import org.jexel.core.quantity.Must;
 /**
  * A network at its solution x₀, with the inverse of its Jacobian there, column by column as they
  * are needed. For any number of threads.
- *
- * <p>Where it is fed, a diode that blocks and an LED that is dark count as {@link #LEAST}: what
- * hangs on such a one alone would be held by so little that the difference between a conductor that
- * is there and one that is gone drowned in rounding. {@link Port} knows, and makes up for it.
  */
 final class Linearised {
-  /** Slope of a curved element that carries next to nothing, S. */
-  private static final double LEAST = 1e-5;
-
   /** Residuals below this leave no mark, A. */
   private static final double NOTHING = 1e-14;
 
@@ -36,7 +29,7 @@ final class Linearised {
   private final AtomicReferenceArray<double[]> inverse;
   private final Map<List<Integer>, double[]> across = new ConcurrentHashMap<>();
   private final int size;
-  private final double least;
+  private final boolean dead;
   private final Equations equations;
   private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
       LinearSolverFactory_DSCC.lu(FillReducing.NONE);
@@ -48,9 +41,9 @@ final class Linearised {
     places = equations.nodes();
     branches = equations.branches();
     size = equations.size();
+    dead = network.isDead();
     x0 = whole.unknowns().clone();
     inverse = new AtomicReferenceArray<>(size);
-    least = network.isDead() ? 0 : LEAST;
     polish();
   }
 
@@ -66,12 +59,7 @@ final class Linearised {
     for (int i = 0; i < size; i++) {
       x0[i] -= step[i];
     }
-    solver.setA(equations.jacobian(x0, least));
-  }
-
-  /** The slope that a two-pole is given here, S. */
-  double slope(Element.TwoPole pole, double volts) {
-    return Equations.slope(pole, volts, least);
+    solver.setA(equations.jacobian(x0));
   }
 
   /** J⁻¹ · (unit residual in this row), solved when it is first asked for. */
@@ -121,7 +109,7 @@ final class Linearised {
   }
 
   void mustBeDead() {
-    if (least > 0) {
+    if (!dead) {
       network.mustBeDead();
     }
   }

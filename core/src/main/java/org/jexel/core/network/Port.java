@@ -26,7 +26,7 @@ final class Port {
   private final @Nullable Element before;
   private final @Nullable Element after;
 
-  /** What it sees, its law and its slope, each in the linearised whole network. */
+  /** What it sees, its law and its slope, each on the whole network. */
   private final double v0;
 
   private final double law0;
@@ -57,7 +57,7 @@ final class Port {
     }
     v0 = whole.at(seenA) - whole.at(seenB);
     law0 = law(before, v0);
-    slope0 = before instanceof Element.TwoPole p ? whole.slope(p, v0) : slope(before, v0);
+    slope0 = slope(before, v0);
   }
 
   /** The voltage across it, or what a source or converter goes by. */
@@ -139,7 +139,7 @@ final class Port {
 
   /** How far its slope is from the whole network's. */
   double bend(double v) {
-    return (after instanceof Element.TwoPole p ? p.stride(v) : slope(after, v)) - slope0;
+    return slope(after, v) - slope0;
   }
 
   /** Adds what the fault changes to a residual of the whole network's equations. */
