@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.SplittableRandom;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Diode;
 import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
@@ -135,6 +136,8 @@ public final class SimulatedMeter {
       return new Led(l.name(), l.a(), l.b(), l.amps() * factor, l.light());
     } else if (element instanceof Element.Source s) {
       return new Element.Source(s.name(), s.plus(), s.minus(), s.volts() * factor, s.ohms());
+    } else if (element instanceof Diode d) {
+      return new Diode(d.name(), d.a(), d.b(), d.forward() * factor);
     } else if (element instanceof Element.Converter c) {
       return new Element.Converter(c.name(), c.in(), c.out(), c.share(), c.drop() * factor);
     }

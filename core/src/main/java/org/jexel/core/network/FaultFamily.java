@@ -67,6 +67,8 @@ public record FaultFamily(Trouble trouble, Place place) {
     DIODE_MISSING("Isolating diode missing"),
     BREAKAWAY_BATTERY_FLAT("Breakaway battery flat"),
     BREAKAWAY_BATTERY_WORN("Breakaway battery worn out"),
+    HOUSE_BATTERY_FLAT("House battery flat"),
+    HOUSE_BATTERY_WORN("House battery worn out"),
     VEHICLE_BATTERY_FLAT("Vehicle battery flat"),
     VEHICLE_BATTERY_WORN("Vehicle battery worn out"),
     SET_TIGHT("Shoes set too tight"),

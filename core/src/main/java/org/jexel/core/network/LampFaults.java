@@ -20,9 +20,11 @@ import org.jexel.core.network.FaultFamily.OfVehicle;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
 import org.jexel.core.quantity.Must;
+import org.jexel.core.rig.BrakeFeed;
 import org.jexel.core.rig.Lamp;
 import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
+import org.jexel.core.rig.RigField;
 
 /** What can be the matter with a lamp, the trailer's or the vehicle's own, beside its joints. */
 final class LampFaults {
@@ -119,19 +121,20 @@ final class LampFaults {
   }
 
   /**
-   * Two runs that end at one place of the frame and have changed places there. A magnet does not
-   * mind, a diode lamp stays dark, and a lamp of two filaments has a live return.
+   * Two runs that end at one place of the frame and have changed places there. A diode lamp stays
+   * dark, and a lamp of two filaments has a live return. A magnet does not mind, but in a ring the
+   * feed meets the return.
    */
   private void feedAndReturn() {
-    Map<FramePoint, Span> returns = new HashMap<>();
+    Map<List<Object>, Span> returns = new HashMap<>();
     for (Span span : harness.spans()) {
-      if (span.duty() == Duty.RUN && span.function() == PinFunction.EARTH) {
-        returns.put(end(span), span);
+      if (minds(span) && span.function() == PinFunction.EARTH) {
+        returns.put(List.of(end(span), span.duty()), span);
       }
     }
     for (Span span : harness.spans()) {
-      if (span.duty() == Duty.RUN && span.function() != PinFunction.EARTH) {
-        Span back = returns.get(end(span));
+      if (minds(span) && span.function() != PinFunction.EARTH) {
+        Span back = returns.get(List.of(end(span), span.duty()));
         if (back != null) {
           list.add(
               Fault.between(Fault.Kind.EXCHANGED, Nodes.wire(span.to()), Nodes.wire(back.to())),
@@ -140,6 +143,13 @@ final class LampFaults {
         }
       }
     }
+  }
+
+  private boolean minds(Span span) {
+    boolean brakes = span.duty() == Duty.TRUNK || span.duty() == Duty.ACROSS;
+    boolean ring = rig.sheet().choice(RigField.BRAKE_FEED, BrakeFeed.class) == BrakeFeed.RING;
+    return span.duty() == Duty.RUN
+        || ring && brakes && end(span).member() == FramePoint.Member.RAIL;
   }
 
   private static FramePoint end(Span span) {

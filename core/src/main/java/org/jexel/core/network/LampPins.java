@@ -17,8 +17,10 @@ import org.jexel.core.rig.LampFeed;
  * @param feed of the vehicle
  */
 public record LampPins(LampFeed feed) {
-  /** Forward volts of a module's output stage. */
-  private static final double MODULE_VOLTS = 0.3;
+  /** Forward volts of a module's output stage, and how far another maker's may be off. */
+  static final double MODULE_VOLTS = 0.3;
+
+  static final double MODULE_VOLTS_OFF = 0.15;
 
   private static final double MODULE_OHMS = 0.050;
   private static final double MODULE_OFF_OHMS = 100e3;
@@ -56,21 +58,29 @@ public record LampPins(LampFeed feed) {
         : Math.min(MODULE_AMPS, planned);
   }
 
+  /** Of what switches a circuit, Ω: a contact, or a module's output stage with it. */
+  double switchOhms() {
+    return Contacts.SWITCH_OHMS + (feed.sharesBulbs() ? 0 : MODULE_OHMS);
+  }
+
+  /** The output stage that lets nothing back; there where the vehicle has a module. */
+  static String output(PinFunction function) {
+    return "out_" + Nodes.id(function);
+  }
+
   /** From the fuse to the node that the socket's conductor begins at. */
   void feed(RigElements rig, PinFunction function) {
     String out = Nodes.switched(function);
     String name = Nodes.switchOf(function);
     if (feed.sharesBulbs()) {
-      rig.put(new Element.Resistor(name, Nodes.fused(function), out, Contacts.SWITCH_OHMS));
+      rig.put(new Element.Resistor(name, Nodes.fused(function), out, switchOhms()));
       rig.put(
           new Filament(
               own(function), out, Harness.BATTERY_MINUS, amps(function), LampLoad.NOMINAL_VOLTS));
     } else {
       String in = Nodes.module(function);
-      rig.put(
-          new Element.Resistor(
-              name, Nodes.fused(function), in, Contacts.SWITCH_OHMS + MODULE_OHMS));
-      rig.put(new Diode("out_" + Nodes.id(function), in, out, MODULE_VOLTS));
+      rig.put(new Element.Resistor(name, Nodes.fused(function), in, switchOhms()));
+      rig.put(new Diode(output(function), in, out, MODULE_VOLTS));
       rig.put(
           new Element.Resistor(
               "off_" + Nodes.id(function), out, Harness.BATTERY_MINUS, MODULE_OFF_OHMS));

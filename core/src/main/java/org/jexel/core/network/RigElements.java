@@ -137,7 +137,15 @@ final class RigElements {
     if (lamps) {
       String name = Nodes.switchOf(function);
       pins.feed(this, function);
-      contact(name, "switch, " + function.label(), Tolerance.Way.OTHER, Contacts.SWITCH_OHMS);
+      contact(name, "switch, " + function.label(), Tolerance.Way.OTHER, pins.switchOhms());
+      both(
+          LampPins.output(function),
+          "module's output, " + function.label(),
+          Tolerance.Way.OTHER,
+          LampPins.MODULE_VOLTS,
+          LampPins.MODULE_VOLTS_OFF,
+          Measure.VOLTS,
+          Provenance.ASSUMED);
     }
   }
 

@@ -107,6 +107,8 @@ final class SupplyFaults {
         RigNetwork.BREAKAWAY_BATTERY,
         Trouble.BREAKAWAY_BATTERY_FLAT,
         Trouble.BREAKAWAY_BATTERY_WORN);
+    list.weigh(4);
+    flat(RigNetwork.HOUSE_BATTERY, Trouble.HOUSE_BATTERY_FLAT, Trouble.HOUSE_BATTERY_WORN);
     list.weigh(2);
     flat(RigNetwork.SUPPLY, Trouble.VEHICLE_BATTERY_FLAT, Trouble.VEHICLE_BATTERY_WORN);
   }

@@ -40,6 +40,59 @@ public final class Stand {
             RigField.LAMP_RETURN, dice.nextInt(3) == 0 ? "FRAME" : "OWN_CONDUCTOR"));
   }
 
+  /** A rig of any kind that the forms let somebody enter, common or not. */
+  public static Rig anyRig(Random dice) {
+    String brakes =
+        one(dice, "ELECTRIC", "ELECTRIC", "ELECTRIC", "ELECTRIC_HYDRAULIC", "NONE", "OVERRUN");
+    boolean electric = brakes.startsWith("ELECTRIC");
+    String connector =
+        electric
+            ? one(dice, "blade-7", "flat-7", "round-6")
+            : one(dice, "flat-4", "flat-5", "blade-7", "flat-7");
+    String kit =
+        electric
+            ? one(dice, "OWN_BATTERY", "OWN_BATTERY", "CHARGED_BY_HAND", "HOUSE_BATTERY", "NONE")
+            : "NONE";
+    return Rigs.rig(
+        Rigs.sheet(
+            RigField.AXLE_COUNT,
+            1 + dice.nextInt(3),
+            RigField.BRAKE_TYPE,
+            brakes,
+            RigField.TOW_CONNECTOR,
+            connector,
+            RigField.TRAILER_CONNECTOR,
+            connector,
+            RigField.PLANNED_CONNECTOR,
+            connector,
+            RigField.CONTROLLER_KIND,
+            electric
+                ? one(dice, "UNDER_DASH", "BUILT_IN", "REMOTE_KNOB", "TIMED", "PRESSURE")
+                : "NONE",
+            RigField.LAMP_FEED,
+            one(dice, "DIRECT", "MODULE", "BUS"),
+            RigField.ENGINE_OFF_VOLTS,
+            12.4 + 0.05 * dice.nextInt(8),
+            RigField.FEED_RUN,
+            3 + dice.nextInt(7),
+            RigField.OVERALL_LENGTH,
+            3 + 0.5 * dice.nextInt(18),
+            RigField.BREAKAWAY_KIT,
+            kit,
+            RigField.PLANNED_BREAKAWAY,
+            kit,
+            RigField.BRAKE_FEED,
+            one(dice, "TRUNK", "PER_SIDE", "RING"),
+            RigField.LAMP_TECHNOLOGY,
+            one(dice, "LED", "FILAMENT"),
+            RigField.LAMP_RETURN,
+            one(dice, "FRAME", "OWN_CONDUCTOR")));
+  }
+
+  private static String one(Random dice, String... of) {
+    return of[dice.nextInt(of.length)];
+  }
+
   public static Harness harness(Rig rig) {
     return HarnessPlanner.plan(rig, WireSize.GAUGES);
   }

@@ -96,6 +96,23 @@ class FaultyRigTest {
         });
   }
 
+  /** Nobody knows its maker; of a vehicle's own switch the same ohms would be a fault. */
+  @Test
+  void aModuleMayLoseMoreThanItIsAssumedTo() {
+    for (String feed : List.of("MODULE", "DIRECT")) {
+      Rig rig = Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6, RigField.LAMP_FEED, feed);
+      Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+      FaultyRig more =
+          FaultyRig.of(rig, harness, List.of(Fault.of(Fault.Kind.OHMS, "switch_tail", 0.1)));
+      Check tail =
+          CheckSheet.of(rig, harness, OptionalDouble.of(12.6)).stream()
+              .filter(check -> check.id().equals("loaded.tail"))
+              .findFirst()
+              .orElseThrow();
+      assertThat(more.read(tail) > tail.band().low()).as(feed).isEqualTo(feed.equals("MODULE"));
+    }
+  }
+
   /** Between a live pin and one that hangs free a voltmeter brings both to the same volts. */
   @Test
   void aVoltmeterOnWhatHangsFreeReadsNothing() {

@@ -65,7 +65,7 @@ public final class JudgedFinder {
     Tally total = new Tally();
     Tally closer = new Tally();
     while (total.all < rigs) {
-      Rig rig = Stand.randomRig(dice);
+      Rig rig = Stand.anyRig(dice);
       Harness harness = Stand.harness(rig);
       Netlist whole = Yard.whole(rig, harness);
       Mischief mischief = Mischief.draw(whole, dice);
@@ -276,7 +276,7 @@ public final class JudgedFinder {
     int called = 0;
     int faulty = 0;
     for (int i = 0; i < rigs; i++) {
-      Rig rig = Stand.randomRig(dice);
+      Rig rig = Stand.anyRig(dice);
       Harness harness = Stand.harness(rig);
       List<Check> checks = Stand.checks(rig, harness);
       Yard yard = new Yard(rig, harness, net -> net, dice.nextLong());

@@ -53,6 +53,10 @@ final class Yard {
           StateWord.LEVER);
 
   private static final double VOLTMETER_OHMS = 1e7;
+
+  /** Share of a lamp's light, or amperes of a magnet, that anybody sees or hears go. */
+  private static final double SEEN = 0.01;
+
   private static final double LIVE_VOLTS = 0.05;
   private static final double PULLS_AMPS = 0.8;
 
@@ -127,7 +131,7 @@ final class Yard {
               double made = fed.startsWith("lamp") ? light(setup, name) : amps(setup, name);
               double gone =
                   fed.startsWith("lamp") ? broken.light(setup, name) : broken.amps(setup, name);
-              return Math.abs(made - gone) > 0.3 * Math.abs(made);
+              return Math.abs(made - gone) > Math.max(SEEN, 0.3 * Math.abs(made));
             });
   }
 
@@ -228,15 +232,22 @@ final class Yard {
       case COMING -> broken == null ? 0 : 2;
       case MOVING -> broken != null && reach().equals(at.red()) && goesOut(check) ? 1 : 0;
       case WAKING -> metered(setup, at.red(), at.black()) > 1 ? 1 : 0;
-      case TURNING, HUMMING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
-      case GRIPPING -> Math.abs(amps(setup, at.red())) > PULLS_AMPS ? 1 : 0;
+      case TURNING, HUMMING -> works(setup, at.red()) ? 1 : 0;
+      case GRIPPING -> works(setup, at.red()) ? 1 : 0;
       case HEAT -> warm(setup, at.red());
       case PULLING -> drawn(setup);
       case ADJUSTING, LEANING -> 1;
-      case PRESSING -> Math.abs(amps(setup, at.red())) > 1e-4 ? 2 : 0;
+      case PRESSING -> works(setup, at.red()) ? 2 : 0;
       case PLAY, TYRE, LININGS, MAGNET_FACE, LEVER -> 0;
       default -> throw new IllegalStateException(check.measure().name());
     };
+  }
+
+  /** A magnet pulls; a pump runs while it has its supply and is told to. */
+  private boolean works(Setup setup, String part) {
+    return part.equals("actuator")
+        ? Math.abs(amps(setup, part)) > 1e-4 && Math.abs(amps(setup, "actuator_supply")) > 1
+        : Math.abs(amps(setup, part)) > PULLS_AMPS;
   }
 
   /** A drum's work goes with what its magnet draws; a third of the best is felt as cold. */
