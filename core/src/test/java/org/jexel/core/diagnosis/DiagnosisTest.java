@@ -171,7 +171,7 @@ class DiagnosisTest {
 
   private static List<String> leading(List<Diagnosis.Seen> seen) {
     Diagnosis.Group first = Diagnosis.of(PREDICTIONS, seen).groups().get(0);
-    assertThat(first.present()).isGreaterThan(0.9);
+    assertThat(first.sure()).isTrue();
     return first.words(UnitSystem.METRIC);
   }
 
