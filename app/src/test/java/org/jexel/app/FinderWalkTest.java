@@ -116,7 +116,7 @@ class FinderWalkTest {
     "One side grabs, ELECTRIC, 1, 'The trailer pulls to one side when it brakes',"
         + "'Grease on the shoes: axle 1 left', 10",
     "Hums and does not hold, ELECTRIC, 2, 'A wheel hums and does not hold',"
-        + "'Lever seized, never applies: axle 2 right', 7",
+        + "'Lever seized, never applies: axle 2 right', 8",
     "Digger that hardly brakes, ELECTRIC_HYDRAULIC, 2,"
         + "'The pump runs and the trailer hardly brakes', 'Air in the lines, or no fluid', 7",
     "Converted with brown and green exchanged, NONE, 2, '', 'Exchanged at the box: tail and right', 5"

@@ -1,6 +1,7 @@
 package org.jexel.app;
 
 import java.util.List;
+import java.util.Locale;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
@@ -187,9 +188,19 @@ final class Yard {
     browser.await("it stands", () -> !next().equals(act));
   }
 
-  /** Brakes, wheels and the controller begin empty: each is said. */
+  /** Brakes, wheels and the controller begin empty: each is said; what is read in turn is read. */
   void sound() {
     browser.driver().findElements(By.cssSelector(".card-row.open .word")).forEach(this::sound);
+    browser.driver().findElements(By.cssSelector(".card-row.open .read")).forEach(this::figure);
+  }
+
+  /** The middle of what is expected. */
+  private void figure(WebElement read) {
+    String[] band = read.findElement(By.cssSelector("small .num")).getText().split("[^0-9.]+");
+    double middle = (Double.parseDouble(band[0]) + Double.parseDouble(band[1])) / 2;
+    acts++;
+    read.findElement(By.cssSelector("input[data-figure]"))
+        .sendKeys(String.format(Locale.ROOT, "%.2f", middle));
   }
 
   private void sound(WebElement word) {

@@ -154,18 +154,20 @@ class TradeFiguresTest {
     assertThat(all.get(0).weight() / sum).isCloseTo(0.25, within(1e-9));
   }
 
-  /** Nine of ten for a fault, nineteen of twenty for its absence. */
+  /** Nine of ten for a fault, nineteen of twenty for its place and for its absence. */
   @Test
   void sureMeansNineOfTen() {
     List<Hypothesis> all = Hypothesis.of(Rigs.twoAxles(), TWO_AXLES);
-    assertThat(sure(all.get(1), 0.90)).isFalse();
-    assertThat(sure(all.get(1), 0.91)).isTrue();
-    assertThat(sure(all.get(0), 0.95)).isFalse();
-    assertThat(sure(all.get(0), 0.96)).isTrue();
+    assertThat(sure(all.get(1), 0.90, 0.96)).isFalse();
+    assertThat(sure(all.get(1), 0.91, 0.95)).isFalse();
+    assertThat(sure(all.get(1), 0.91, 0.96)).isTrue();
+    assertThat(sure(all.get(0), 0.95, 0.95)).isFalse();
+    assertThat(sure(all.get(0), 0.96, 0.96)).isTrue();
   }
 
-  private static boolean sure(Hypothesis of, double present) {
-    return new Diagnosis.Group(List.of(of), present, present, List.of(), List.of(), true).sure();
+  private static boolean sure(Hypothesis of, double present, double here) {
+    return new Diagnosis.Group(List.of(of), present, present, here, List.of(), List.of(), true)
+        .sure();
   }
 
   /** Of 1 000 kg: inside 10 to 15 % holds, under half of the least fails. */

@@ -67,9 +67,9 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
     if (read.isEmpty()) {
       return "";
     }
-    return round.words()
-        ? Phrase.of("%d of %d", read.size(), checks.size())
-        : Objects.requireNonNull(read.get(0).newest()).words(units);
+    return round.isOneFigure()
+        ? Objects.requireNonNull(first().newest()).words(units)
+        : Phrase.of("%d of %d", read.size(), checks.size());
   }
 
   /**

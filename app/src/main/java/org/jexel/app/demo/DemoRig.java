@@ -1,5 +1,6 @@
 package org.jexel.app.demo;
 
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +70,15 @@ record DemoRig(
 
   record Item(String name, double kg, double x) {}
 
-  record Read(String check, double share) {}
+  record Read(String check, double share) {
+    /** Several, each a check and its share, between commas. */
+    static List<Read> all(String readings) {
+      return Arrays.stream(readings.split(","))
+          .map(read -> read.strip().split("\\s+"))
+          .map(read -> new Read(read[0], Double.parseDouble(read[1])))
+          .toList();
+    }
+  }
 
   record Made(double gain, String outcome, double metres) {}
 }

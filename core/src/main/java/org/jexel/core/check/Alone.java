@@ -37,6 +37,6 @@ public final class Alone {
 
   /** Effort of a round for whoever works alone, min. */
   public static double minutes(Round round) {
-    return round.minutes() + (needsHelper(round.first()) ? WALK : 0);
+    return round.minutes() + (round.checks().stream().anyMatch(Alone::needsHelper) ? WALK : 0);
   }
 }

@@ -5,6 +5,8 @@ import java.util.Optional;
 import org.jexel.core.connector.Face;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Nodes;
+import org.jexel.core.harness.Spot;
+import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Verdict;
@@ -62,6 +64,7 @@ public record Check(
     AT_THE_LAMP("At each lamp and magnet", false),
     CHARGE("Charge of the trailer’s batteries", true),
     SEEN("Seen, heard and felt", true),
+    REAR_LAMPS("At the rear lamps, lit", true),
     BREAKAWAY("Breakaway: pin in, out, and in again", true),
     TOLD("Told by whoever drives it", false),
     MOVED("Moved by hand", false),
@@ -116,35 +119,42 @@ public record Check(
 
   /**
    * Checks of one round are taken in one go: a walk round the rig in one state, one word for each
-   * lamp or wheel; whatever is seen once a drum is off. A figure is a round of its own.
+   * lamp or wheel; whatever is seen once a drum is off; each part of a rear lamp whose lens is off.
+   * Any other figure is a round of its own.
    */
   public String round() {
     if (group == Group.DRUM) {
       return WheelChecks.DRUM_OFF + "." + key.part();
+    } else if (group == Group.REAR_LAMPS) {
+      return "rear." + key.spot().flatMap(Spot::lamp).orElseThrow().node();
     }
     return measure.words().isEmpty() ? key.text() : key.reading();
   }
 
   /**
    * Rounds of one walk are taken one after the other without going anywhere: lamps are looked at
-   * circuit by circuit, as somebody in the cab switches them on; the red lead goes from pin to pin
-   * or from stud to stud; plug, cord and box are moved at the drawbar; a wheel that is up is tried
-   * with the breakaway pin out, and with it in. What is no such walk is its round.
+   * circuit by circuit, as somebody in the cab switches them on, and by two circuits together; the
+   * red lead goes from pin to pin, from stud to stud or from one rear lamp to the other; while the
+   * lever is held volts and current are read at the connector, and leads or clamp go from magnet to
+   * magnet; plug, cord and box are moved at the drawbar; a wheel that is up is tried with the
+   * breakaway pin out, and with it in. What is no such walk is its round.
    */
   public String walk() {
     return switch (measure) {
       case MOVING -> probing.red().equals(Reach.LOOM.name()) ? round() : Round.DRAWBAR;
-      case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : round();
+      case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : Round.TOGETHER;
       case GRIPPING, TURNING -> group == Group.BREAKAWAY ? Round.RAISED : round();
-      case VOLTS, AMPS, OHMS -> isOfACircuit() ? Round.fromPinToPin(group) : round();
+      case VOLTS, AMPS, OHMS -> isReadInTurn() ? Round.inTurn(this) : round();
       default -> round();
     };
   }
 
-  /** Whether it is the same for each circuit, with the black lead left where it is. */
-  private boolean isOfACircuit() {
+  /** Whether it is read with others in one place, one after the other. */
+  private boolean isReadInTurn() {
     return switch (group) {
-      case SOCKET, BENCH -> true;
+      case SOCKET, BENCH, REAR_LAMPS -> true;
+      case AT_THE_LAMP -> function == PinFunction.BRAKE;
+      case BRAKES -> probing.setup().state().is(StateWord.LEVER);
       case LOADED -> PinFunction.LIGHTS.contains(function);
       case BOX, CHARGE -> probing.black().equals(Nodes.box(PinFunction.EARTH));
       case CONTINUITY -> probing.black().equals(Nodes.plug(PinFunction.EARTH));
@@ -176,6 +186,7 @@ public record Check(
           SEEN,
           MOVED,
           BOX,
+          REAR_LAMPS,
           AT_THE_LAMP,
           MAGNETS,
           WHEELS,

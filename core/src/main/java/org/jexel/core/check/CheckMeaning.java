@@ -30,7 +30,7 @@ final class CheckMeaning {
               : "It draws too much: shorted inside, or not the one that was planned.";
     }
     return switch (check.group()) {
-      case LOADED, BOX, AT_THE_LAMP ->
+      case LOADED, BOX, REAR_LAMPS, AT_THE_LAMP ->
           dead
               ? "Nothing arrives here under load: what feeds it is open before this point."
               : low

@@ -82,8 +82,13 @@ public final class CheckSheet {
     sheet.checks.addAll(BreakawayChecks.after(rig, harness, sheet.maker));
     sheet.checks.addAll(MovedChecks.of(harness, sheet.maker));
     sheet.checks.addAll(WheelChecks.of(harness, sheet.maker));
-    sheet.checks.sort(Comparator.comparing(Check::group));
+    sheet.checks.sort(Comparator.comparing(Check::group).thenComparing(CheckSheet::lens));
     return List.copyOf(sheet.checks);
+  }
+
+  /** A rear lamp is read to its end before the next one's lens is off; others stay as they are. */
+  private static String lens(Check check) {
+    return check.group() == Check.Group.REAR_LAMPS ? check.round() : "";
   }
 
   /** A battery is judged by what a charged one shows, whatever was entered. */

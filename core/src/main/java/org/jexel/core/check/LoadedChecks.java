@@ -10,6 +10,7 @@ import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.rig.LampRole;
 
 /**
  * Volts and amperes while everything is joined and draws its current: at the connector, at the
@@ -24,6 +25,9 @@ final class LoadedChecks {
   private static final double AT_SOCKET = 1;
   private static final double AT_BOX = 3;
   private static final double UNDER = 6;
+
+  /** At the trailer's back, where nobody has to crawl; its lens off. */
+  private static final double AT_REAR = 4;
 
   private final Harness harness;
   private final CheckMaker maker;
@@ -160,14 +164,14 @@ final class LoadedChecks {
     volts(
         CheckId.of("lamp", load),
         "Across " + which,
-        Check.Group.AT_THE_LAMP,
+        isRear(load) ? Check.Group.REAR_LAMPS : Check.Group.AT_THE_LAMP,
         load.function(),
         state,
         "At the lamp",
         setup,
         Lead.live(load),
         Lead.back(load),
-        UNDER);
+        isRear(load) ? AT_REAR : UNDER);
     volts(
         CheckId.of("return", load),
         "Return of " + which,
@@ -193,6 +197,14 @@ final class LoadedChecks {
                 "On the right volts a lamp of other watts, or of another kind, draws another current. What is stamped on a bulb tells the same.",
                 UNDER),
             new Probing(setup, Measure.AMPS, Nodes.wire(load.feed()), "")));
+  }
+
+  /**
+   * Where each circuit ends: the drop limit is asked there, and what is lost on the way no eye sees
+   * and neither pin nor stud shows.
+   */
+  private static boolean isRear(Load load) {
+    return load.spot().lamp().orElseThrow().role() == LampRole.COMBINED;
   }
 
   private void magnet(Load load) {
@@ -270,7 +282,8 @@ final class LoadedChecks {
     }
 
     static Lead live(Load load) {
-      return new Lead(load.feed(), load.label() + ": its live terminal");
+      String part = load.lamp() ? ", " + load.function().lit() : "";
+      return new Lead(load.feed(), load.label() + part + ": its live terminal");
     }
 
     static Lead back(Load load) {

@@ -5,21 +5,27 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jexel.core.harness.Spot;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Lamp;
 
 /**
  * Checks that are taken in one go: a walk round the rig in one state, one word for each lamp or
- * wheel; all that is seen of a wheel with its drum off. A figure is a round of its own. Several
- * rounds can be one {@link Check#walk walk}, and are then taken as one.
+ * wheel; all that is seen of a wheel with its drum off, or read at a rear lamp with its lens off.
+ * Any other figure is a round of its own. Several rounds can be one {@link Check#walk walk}, and
+ * are then taken as one.
  *
  * @param checks at least one, all in one place, and in one setup but for a walk
  */
 public record Round(List<Check> checks) {
   /** The walk on which lamps are looked at circuit by circuit. */
   public static final String LAMPS = "look";
+
+  /** The walk on which they are looked at with two circuits on, which a shared return betrays. */
+  public static final String TOGETHER = "together";
 
   /** The walk on which plug, cord and box are moved. */
   static final String DRAWBAR = "moved";
@@ -33,10 +39,16 @@ public record Round(List<Check> checks) {
   /** For each further circuit, whether its lamps are looked at or its pin is read, min. */
   private static final double NEXT_CIRCUIT = 0.5;
 
+  /** To the next rear lamp, and its lens off, min. */
+  private static final double NEXT_LENS = 3;
+
   /** For each further place on the walk along the drawbar, min. */
   private static final double NEXT_PLACE = 1.5;
 
-  /** To turn the wheels that are up once more, min. */
+  /** Under the trailer to the next wheel, with leads or clamp, min. */
+  private static final double NEXT_WHEEL = 2;
+
+  /** To turn the wheels that are up once more, or to take the clamp after the leads, min. */
   private static final double ONCE_MORE = 1;
 
   public Round {
@@ -64,22 +76,22 @@ public record Round(List<Check> checks) {
   }
 
   public String id() {
-    return isWalk() ? first().walk() : first().round();
+    return isOneFigure() ? first().id() : isWalk() ? first().walk() : first().round();
   }
 
   /** What the one in the cab switches on or holds, and what a hand does, in turn. */
   public String state() {
-    if (!isWalk()) {
+    if (ofFigures()) {
+      return inOneState()
+          ? first().state()
+          : "One circuit after the other, as each line says; read it before the next.";
+    } else if (!isWalk()) {
       return first().state();
     } else if (first().measure() == Measure.MOVING) {
       return parts().stream()
           .skip(1)
           .map(part -> part.reach().how())
           .collect(Collectors.joining(" ", first().state() + " ", ""));
-    } else if (ofFigures()) {
-      return inOneState()
-          ? first().state()
-          : "One circuit after the other, as each line says; read it before the next.";
     } else if (raised()) {
       return "Plug out; each braked wheel in turn off the ground on a stand, the others chocked. Pull the breakaway pin and turn the wheel, seconds only; put the pin back, and turn it again.";
     }
@@ -99,20 +111,29 @@ public record Round(List<Check> checks) {
     return first().measure() == Measure.GLOW ? state() : title();
   }
 
-  /** Whether the red lead goes from pin to pin. */
+  /** Whether leads or clamp go from one to the next. */
   private boolean ofFigures() {
-    return isWalk() && !words();
+    return checks.size() > 1 && !words();
   }
 
   /** Whether it is one figure, and nothing else is taken with it. */
   public boolean isOneFigure() {
-    return !isWalk() && !words();
+    return checks.size() == 1 && !words();
   }
 
   /** Where the red lead goes. */
   public String red() {
-    boolean one = checks.stream().map(Check::red).distinct().count() == 1;
-    return one ? first().red() : "each in turn, as below";
+    return inTurn(Check::red);
+  }
+
+  /** Where the black lead goes. */
+  public String black() {
+    return inTurn(Check::black);
+  }
+
+  private String inTurn(Function<Check, String> lead) {
+    boolean one = checks.stream().map(lead).distinct().count() == 1;
+    return one ? lead.apply(first()) : "each in turn, as below";
   }
 
   /** Whether nothing is switched between its readings. */
@@ -138,12 +159,14 @@ public record Round(List<Check> checks) {
     if (isWalk() && raised()) {
       return "Raise each braked wheel: it stands with the pin out, and is free with it in";
     } else if (ofFigures()) {
-      return pinsInTurn();
+      return titleInTurn();
     }
     return switch (first().measure()) {
       case GLOW ->
           isWalk()
-              ? "Look round, one lamp circuit after the other"
+              ? first().walk().equals(TOGETHER)
+                  ? "Look at the rear lamps, two circuits on together"
+                  : "Look round, one lamp circuit after the other"
               : "Look round: " + LoadedChecks.holding(first().probing().setup().state().on());
       case TURNING -> "Turn each braked wheel by hand";
       case FUSE -> "Look at the fuses of the socket";
@@ -163,9 +186,12 @@ public record Round(List<Check> checks) {
     };
   }
 
-  /** The walk on which a lead goes from pin to pin, or from stud to stud, of a group of checks. */
-  static String fromPinToPin(Check.Group group) {
-    return switch (group) {
+  /** The walk on which a check is read beside its like, with the same lead or clamp. */
+  static String inTurn(Check check) {
+    return switch (check.group()) {
+      case REAR_LAMPS -> "rear";
+      case AT_THE_LAMP -> check.key().reading();
+      case BRAKES -> "lever";
       case SOCKET -> "socket";
       case LOADED -> "loaded";
       case BOX, CHARGE -> "box";
@@ -174,25 +200,49 @@ public record Round(List<Check> checks) {
     };
   }
 
-  private String pinsInTurn() {
+  private String titleInTurn() {
     return switch (first().group()) {
       case SOCKET -> "Socket, plug out: volts of each circuit in turn";
       case LOADED -> "Connector, plug in: volts of each circuit in turn";
       case BOX, CHARGE -> "Box, plug in: volts of each stud in turn";
+      case REAR_LAMPS ->
+          (isWalk() ? "Each rear lamp" : rearLamp()) + ", lit: volts across each part in turn";
+      case BRAKES -> "At the connector, lever held full: volts and current in turn";
+      case AT_THE_LAMP ->
+          first().measure() == Measure.AMPS
+              ? "Behind each braked wheel in turn: what its magnet draws"
+              : "Behind each braked wheel in turn: volts across its magnet";
       case BENCH -> "Trailer’s plug: what each pin draws from a bench supply";
       default -> "Trailer’s plug, dead: ohms of each pin to earth";
     };
   }
 
+  private String rearLamp() {
+    Lamp lamp = first().key().spot().flatMap(Spot::lamp).orElseThrow();
+    return lamp.role().label() + ", " + lamp.side().label();
+  }
+
   /** Effort without the way there, min. */
   public double minutes() {
-    double next =
-        switch (first().measure()) {
-          case MOVING -> NEXT_PLACE;
-          case GLOW, VOLTS, OHMS -> NEXT_CIRCUIT;
-          default -> ONCE_MORE;
-        };
-    boolean oneLamp = checks.size() == 1 && first().measure() == Measure.GLOW;
-    return oneLamp ? ONE_LAMP : first().minutes() + (parts().size() - 1) * next;
+    if (checks.size() == 1 && first().measure() == Measure.GLOW) {
+      return ONE_LAMP;
+    }
+    int rounds = parts().size();
+    int more = words() ? 0 : checks.size() - rounds;
+    return first().minutes() + (rounds - 1) * nextRound() + more * NEXT_CIRCUIT;
+  }
+
+  private double nextRound() {
+    return switch (first().group()) {
+      case REAR_LAMPS -> NEXT_LENS;
+      case AT_THE_LAMP -> NEXT_WHEEL;
+      case BRAKES -> ONCE_MORE;
+      default ->
+          switch (first().measure()) {
+            case MOVING -> NEXT_PLACE;
+            case GLOW, VOLTS, OHMS -> NEXT_CIRCUIT;
+            default -> ONCE_MORE;
+          };
+    };
   }
 }

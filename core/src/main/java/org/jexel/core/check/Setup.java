@@ -56,8 +56,8 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
 
   /**
    * The rig in this setup; with the plug out there is a voltmeter on each pin of the socket that is
-   * fed, and on the plug's brake pin: a pin and an earth of which one hangs free come to the same
-   * volts under it.
+   * fed, and on the plug's brake pin, with the engine running on the box's charge stud: a pin and
+   * an earth of which one hangs free come to the same volts under it.
    *
    * @param faults of the state itself, such as a wrong stop signal; faults of parts are put in as
    *     changes of this network
@@ -71,6 +71,10 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
         RigNetwork network = RigNetwork.of(rig, harness, state, faults);
         if (state.is(StateWord.UNPLUGGED)) {
           metered(rig, network);
+        }
+        if (state.is(StateWord.RUNNING)) {
+          // Where no battery is charged nothing else loads the run.
+          meter(network.network(), Nodes.box(PinFunction.CHARGE), Nodes.box(PinFunction.EARTH));
         }
         yield network;
       }

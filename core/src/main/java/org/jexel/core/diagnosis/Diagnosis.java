@@ -25,6 +25,9 @@ public record Diagnosis(
     List<Group> groups, boolean fits, double unlisted, List<Check> doubtful, Optional<Next> next) {
   private static final double SURE = 0.9;
 
+  /** The same of the place where it is mended: there a tool is picked up. */
+  private static final double SURE_OF_PLACE = 0.95;
+
   /** Soundness is the greater claim: a fault is seen, its absence never is. */
   private static final double SOUND = 0.95;
 
@@ -40,6 +43,7 @@ public record Diagnosis(
    * @param hypotheses most probable first
    * @param probability of all together
    * @param present how sure it is that what leads it is there, alone or with something else
+   * @param here how sure it is that something is to be mended where it is mended, this or another
    * @param explains titles of the readings that it explains and a healthy rig does not
    * @param against titles of the readings that speak against it
    * @param earned whether soundness may be said: every check that would show a fault was taken, and
@@ -49,6 +53,7 @@ public record Diagnosis(
       List<Hypothesis> hypotheses,
       double probability,
       double present,
+      double here,
       List<String> explains,
       List<String> against,
       boolean earned) {
@@ -66,9 +71,11 @@ public record Diagnosis(
           .toList();
     }
 
-    /** Sure enough to pick up a tool. */
+    /** Sure enough to pick up a tool: of what it is, and more so of where it is. */
     public boolean sure() {
-      return leading().healthy() ? earned && present > SOUND : present > SURE;
+      return leading().healthy()
+          ? earned && present > SOUND
+          : present > SURE && here > SURE_OF_PLACE;
     }
   }
 

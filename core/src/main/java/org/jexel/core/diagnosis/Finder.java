@@ -2,6 +2,7 @@ package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,6 +32,7 @@ final class Finder {
 
   private final Predicted predicted;
   private final Readings readings;
+  private final Doubts doubts;
   private final boolean alone;
 
   /** That it is something which is not on the list. */
@@ -46,6 +48,7 @@ final class Finder {
   Finder(Predicted predicted, List<Diagnosis.Seen> readings, boolean alone) {
     this.predicted = predicted;
     this.readings = new Readings(predicted, readings);
+    this.doubts = new Doubts(predicted, this.readings);
     this.alone = alone;
   }
 
@@ -59,28 +62,28 @@ final class Finder {
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     Offered offered = new Offered(predicted, readings.byPlace(), wheelsAreSuspect());
-    boolean explained = readings.explainedBy(leaders.get(0));
+    boolean explained = doubts.explainedBy(leaders.get(0));
     boolean fits = explained && unlisted < told.get(0).present();
     List<Check> doubtful = doubtful(all, leaders.get(0), explained);
     Set<Integer> closed = new HashSet<>(readings.places());
-    readings.slips(leaders.get(0)).forEach(closed::remove);
-    readings.wentOutOnce().forEach(closed::remove);
+    doubts.slips(leaders.get(0)).forEach(closed::remove);
+    doubts.wentOutOnce().forEach(closed::remove);
     NextCheck next =
         new NextCheck(
             predicted.checks(), rows, shares, closed, readings.standing(), alone, offered);
     // What is odd is settled first where nothing else is left to settle it.
     Optional<Diagnosis.Next> again =
-        readings.odd(doubtful).stream().findFirst().map(place -> next.of(place, leaders));
+        doubts.odd(doubtful).stream().findFirst().map(place -> next.of(place, leaders));
     return new Diagnosis(
         told, fits, unlisted, doubtful, again.isPresent() ? again : next.choose(leaders));
   }
 
   private List<Check> doubtful(List<Row> all, Row leader, boolean explained) {
     if (!explained) {
-      return readings.doubtful(all);
+      return doubts.doubtful(all);
     }
     boolean sound = leader.hypothesis().healthy() && readings.proofIsRead();
-    return sound ? readings.failingUnder(leader) : List.of();
+    return sound ? doubts.failingUnder(leader) : List.of();
   }
 
   /** Whether a reading speaks for something at a wheel. */
@@ -150,22 +153,41 @@ final class Finder {
   private Diagnosis.Group told(List<Integer> group) {
     Row first = rows.get(group.get(0));
     Row healthy = predicted.healthy();
+    BitSet present = present(group);
     return new Diagnosis.Group(
         group.stream().map(h -> rows.get(h).hypothesis()).toList(),
         (1 - unlisted) * share(group),
-        (1 - unlisted) * present(group),
-        titles(p -> !readings.against(first, p) && readings.against(healthy, p)),
-        titles(p -> readings.against(first, p)),
+        (1 - unlisted) * share(present),
+        (1 - unlisted) * share(atOnePlace(group, present)),
+        titles(p -> !doubts.against(first, p) && doubts.against(healthy, p)),
+        titles(p -> doubts.against(first, p)),
         readings.prove());
   }
 
+  private double share(BitSet some) {
+    return some.stream().mapToDouble(h -> shares[h]).sum();
+  }
+
+  /** These, and all that is mended where one of the group's is: the same tool goes there. */
+  private BitSet atOnePlace(List<Integer> group, BitSet present) {
+    Set<String> places = new HashSet<>();
+    group.forEach(h -> places.addAll(rows.get(h).hypothesis().opened()));
+    BitSet here = (BitSet) present.clone();
+    for (int h = 0; h < rows.size(); h++) {
+      if (!Collections.disjoint(places, rows.get(h).hypothesis().opened())) {
+        here.set(h);
+      }
+    }
+    return here;
+  }
+
   /**
-   * How sure it is that what the group's hypotheses share is there, with company or without. A
-   * sound rig is one that the proof finds sound: what no check of the proof would tell from it,
-   * such as a joint of one magnet that is a little poor, counts with it, unless something that was
-   * read speaks for it.
+   * Rows in which what the group's hypotheses share is there, with company or without. A sound rig
+   * is one that the proof finds sound: what no check of the proof would tell from it, such as a
+   * joint of one magnet that is a little poor, counts with it, unless something that was read
+   * speaks for it.
    */
-  private double present(List<Integer> group) {
+  private BitSet present(List<Integer> group) {
     Hypothesis leading = rows.get(group.get(0)).hypothesis();
     BitSet named = new BitSet(rows.size());
     group.forEach(named::set);
@@ -183,7 +205,7 @@ final class Finder {
           .flatMap(families -> Must.have(withFamily(), families.get(0)).stream())
           .forEach(named::set);
     }
-    return named.stream().mapToDouble(h -> shares[h]).sum();
+    return named;
   }
 
   /** What the readings say for a row, whatever was thought of it before; against other rows. */

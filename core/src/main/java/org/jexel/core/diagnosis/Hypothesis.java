@@ -21,8 +21,11 @@ public record Hypothesis(List<KnownFault> known, double weight) {
   /** So many rigs in a hundred whose wiring is looked at have no fault in it. */
   private static final double HEALTHY = 0.25;
 
-  /** Half of ln 2: each severity has twice the ohms of the one before. */
+  /** Half of ln 2: each severity has twice the ohms or so of the one before. */
   private static final double HALF_WAY = 0.35;
+
+  /** Half of ln 3, of what is corroded. */
+  private static final double HALF_WAY_OF_OHMS = 0.55;
 
   private static final double ALONE = 0.8;
 
@@ -84,6 +87,11 @@ public record Hypothesis(List<KnownFault> known, double weight) {
     return parts().equals(other.parts()) && isBreak() && other.isBreak();
   }
 
+  /** What is opened to mend it. */
+  List<String> opened() {
+    return known.stream().map(KnownFault::opened).toList();
+  }
+
   private List<String> parts() {
     return known.stream().map(fault -> fault.fault().part()).toList();
   }
@@ -115,7 +123,8 @@ public record Hypothesis(List<KnownFault> known, double weight) {
           Math.max(
               most,
               switch (fault.fault().kind()) {
-                case OHMS, DRAWS, MAGNETS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
+                case OHMS -> HALF_WAY_OF_OHMS;
+                case DRAWS, MAGNETS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
                 case BRIDGE, SIGNAL -> ALONE;
                 default -> 0;
               });

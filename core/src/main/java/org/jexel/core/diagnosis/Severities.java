@@ -13,17 +13,10 @@ import org.jexel.core.network.Fault;
 /**
  * One fault in all its severities: what each makes every check read, and how far it may lie from
  * that, since the true one lies somewhere between two of them.
- *
- * <p>Of a resistance every other severity is solved. In a linear network a resistance u that is put
- * into one branch moves every reading by d(u) = D·u / (u + ρ), with ρ what the branch sees of the
- * rest (Thévenin). Two solved neighbours give D and ρ of each reading, and what lies between them
- * without a solution. Lamps bend that little, since the neighbours are near.
  */
 final class Severities {
-  /** Fewer are solved one by one. */
+  /** Fewer chafes are solved one by one. */
   private static final int LEAST = 3;
-
-  private static final double NOTHING = 1e-12;
 
   /** Of what a fault changes, at most this share is open: a fault is told from none. */
   private static final double MOST_OPEN = 0.5;
@@ -70,9 +63,7 @@ final class Severities {
     this.severities = severities;
     this.solved = new ArrayList<>(Collections.nCopies(severities.size(), Optional.empty()));
     int last = severities.size() - 1;
-    if (last + 1 >= LEAST && all(Fault.Kind.OHMS)) {
-      everyOther(last);
-    } else if (last + 1 >= LEAST && all(Fault.Kind.SHORT)) {
+    if (last + 1 >= LEAST && all(Fault.Kind.SHORT)) {
       solve(0);
       solve(last);
       halve(0, last);
@@ -100,29 +91,6 @@ final class Severities {
 
   private double amount(int i) {
     return fault(severities.get(i)).amount();
-  }
-
-  private void everyOther(int last) {
-    for (int i = 0; i <= last; i++) {
-      if (i % 2 == 0 || i == last) {
-        solve(i);
-      }
-    }
-    for (int i = 1; i < last; i += 2) {
-      Optional<double[]> one = solved.get(i - 1);
-      Optional<double[]> two = solved.get(i + 1);
-      if (one.isPresent() && two.isPresent()) {
-        double[] between = new double[healthy.length];
-        for (int c = 0; c < between.length; c++) {
-          double d1 = one.get()[c] - healthy[c];
-          double d2 = two.get()[c] - healthy[c];
-          between[c] = healthy[c] + moved(amount(i), amount(i - 1), d1, amount(i + 1), d2);
-        }
-        solved.set(i, Optional.of(between));
-      } else {
-        solve(i);
-      }
-    }
   }
 
   /**
@@ -218,15 +186,5 @@ final class Severities {
 
   private static Fault fault(Hypothesis hypothesis) {
     return hypothesis.known().get(0).fault();
-  }
-
-  /** d(u) through (u₁, d₁) and (u₂, d₂); their middle where no such curve goes through both. */
-  static double moved(double u, double u1, double d1, double u2, double d2) {
-    double bend = d1 / u1 - d2 / u2;
-    if (Math.abs(bend) < NOTHING) {
-      return d1 * u / u1;
-    }
-    double rho = (d2 - d1) / bend;
-    return rho > 0 ? d1 * (u1 + rho) / u1 * u / (u + rho) : (d1 + d2) / 2;
   }
 }

@@ -100,7 +100,7 @@ public final class FaultCatalog {
 
   private void vehiclesEarth() {
     String way = Nodes.wire(Nodes.socket(PinFunction.EARTH));
-    list.poorInVehicle(way, PinFunction.EARTH, FaultFamily.of(Trouble.POOR_EARTH_IN_VEHICLE));
+    list.corroded(way, PinFunction.EARTH, FaultFamily.of(Trouble.POOR_EARTH_IN_VEHICLE));
   }
 
   private void contacts() {

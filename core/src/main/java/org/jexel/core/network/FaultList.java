@@ -1,15 +1,21 @@
 package org.jexel.core.network;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Collectors;
 import org.jexel.core.connector.PinFunction;
+import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.LampLoad;
+import org.jexel.core.harness.Nodes;
+import org.jexel.core.harness.Span;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
 import org.jexel.core.rig.Rig;
@@ -20,18 +26,18 @@ import org.jexel.core.rig.Rig;
  */
 final class FaultList {
   /**
-   * What a corroded contact loses of the volts at its own greatest current: from twice what the
-   * drop limits allow (below them it is none) to nearly all. In ohms that is little where brakes
-   * draw and much where a diode lamp does.
+   * What a corroded contact loses of the volts at its own greatest current: from what a reading at
+   * the lamp or the magnet shows, well before the drop limits, to nearly all. In ohms that is
+   * little where brakes draw and much where a diode lamp does.
    */
-  private static final double LEAST_LOSS = 0.1;
+  private static final double LEAST_LOSS = 0.016;
 
-  private static final double LEAST_LOSS_OF_BRAKES = 0.2;
-
-  /** Of those in the vehicle, which all that hangs on them shows at once. */
-  private static final double IN_VEHICLE = 0.4;
+  private static final double LEAST_LOSS_OF_BRAKES = 0.05;
 
   private static final double GREATEST_LOSS = 0.9;
+
+  /** Each severity of a corroded contact has so many times the ohms of the one before. */
+  private static final double STEP = 3;
 
   /** Between two conductors that touch, Ω. */
   private static final double[] TOUCH_OHMS = {0.05, 0.1, 0.2, 0.4};
@@ -49,6 +55,10 @@ final class FaultList {
   private final Map<StateWord, Solution> states = new EnumMap<>(StateWord.class);
   private final Set<String> parts;
   private final List<KnownFault> faults = new ArrayList<>();
+
+  /** A joint and the run behind it are opened at one place. */
+  private final Map<String, String> ends = new HashMap<>();
+
   private double weight;
 
   FaultList(Rig rig, Harness harness) {
@@ -56,6 +66,13 @@ final class FaultList {
     for (StateWord word : StateWord.values()) {
       if (word == StateWord.LEVER || STATES.contains(word)) {
         states.put(word, RigNetwork.of(rig, harness, RigState.of(word)).network().solve());
+      }
+    }
+    for (Span span : harness.spans()) {
+      // A cord is another thing than its end in the box.
+      if (span.duty() != Duty.CORD) {
+        ends.put(Nodes.wire(span.to()), span.to());
+        ends.put(Nodes.joint(span.to()), span.to());
       }
     }
     this.parts =
@@ -99,8 +116,20 @@ final class FaultList {
 
   /** One place is one fault, however bad: its severities share its weight. */
   void graded(Fault.Kind kind, String part, double[] amounts, FaultFamily family) {
+    graded(kind, part, amounts, amount -> 1, family);
+  }
+
+  /**
+   * The same where some severities are met more often than others.
+   *
+   * @param met how often, against each other
+   */
+  void graded(
+      Fault.Kind kind, String part, double[] amounts, DoubleUnaryOperator met, FaultFamily family) {
+    double all = Arrays.stream(amounts).map(met).sum();
     for (double amount : amounts) {
-      add(Fault.of(kind, part, amount), family, OptionalDouble.empty(), weight / amounts.length);
+      double share = met.applyAsDouble(amount) / all;
+      add(Fault.of(kind, part, amount), family, OptionalDouble.empty(), weight * share);
     }
   }
 
@@ -125,25 +154,17 @@ final class FaultList {
           default -> parts.contains(fault.part());
         };
     if (there) {
-      faults.add(new KnownFault(fault, family, loses, weight));
+      String opened = ends.getOrDefault(fault.part(), fault.part());
+      faults.add(new KnownFault(fault, family, loses, weight, opened));
     }
   }
 
   /**
-   * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I; each severity has
-   * twice the ohms of the one before, so that none lies between two. One place is one fault,
+   * R = V/I · s / (1 − s) loses the share s of V where a resistive load draws I; a reading may lie
+   * half the way to the next severity, so that none lies between two. One place is one fault,
    * however bad: its severities share its weight.
    */
   void corroded(String element, PinFunction function, FaultFamily family) {
-    corroded(element, function, family, 1);
-  }
-
-  /** The same of what many circuits hang on, or of a feed that the box's studs compare. */
-  void poorInVehicle(String element, PinFunction function, FaultFamily family) {
-    corroded(element, function, family, IN_VEHICLE);
-  }
-
-  private void corroded(String element, PinFunction function, FaultFamily family, double part) {
     if (!parts.contains(element)) {
       return;
     }
@@ -152,9 +173,11 @@ final class FaultList {
     double most = Math.max(braking, lit);
     // By design where no state makes it flow.
     double amps = most > CARRIES_AMPS ? most : Math.max(CARRIES_AMPS, harness.amps(function));
-    double least = part * (braking >= lit ? LEAST_LOSS_OF_BRAKES : LEAST_LOSS);
+    double least = braking >= lit ? LEAST_LOSS_OF_BRAKES : LEAST_LOSS;
+    // What nothing of the brakes passes any more may still pass a lamp's current.
+    double greatest = ratio(GREATEST_LOSS) * (lit > CARRIES_AMPS ? amps / lit : 1);
     List<Double> ratios = new ArrayList<>();
-    for (double ratio = ratio(least); ratio < ratio(GREATEST_LOSS); ratio *= 2) {
+    for (double ratio = ratio(least); ratio < greatest; ratio *= STEP) {
       ratios.add(ratio);
     }
     for (double ratio : ratios) {

@@ -12,8 +12,14 @@ import org.jexel.core.quantity.UnitSystem;
  * @param family what it is at which place, however bad
  * @param loses share of the volts that is lost there, for one that can be slight or bad
  * @param weight how often practice meets it, against the others
+ * @param opened what is opened to mend it: the part, or the end of the run that a joint belongs to
  */
-public record KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
+public record KnownFault(
+    Fault fault, FaultFamily family, OptionalDouble loses, double weight, String opened) {
+  /** Of a part that is mended by itself. */
+  public KnownFault(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
+    this(fault, family, loses, weight, fault.part());
+  }
 
   /** With its severity, for people. */
   public String words(UnitSystem units) {

@@ -1,6 +1,7 @@
 package org.jexel.core.network;
 
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Nodes;
@@ -15,6 +16,14 @@ import org.jexel.core.network.FaultFamily.Trouble;
 final class SupplyFaults {
   /** What a battery may be down to, V. */
   private static final double[] FLAT_VOLTS = {11.5, 10.6, 9.6, 8.6, 7.4, 6};
+
+  /** What six cells show at rest when they are discharged, or when one of them is dead, V. */
+  private static final double ONE_CELL_DEAD = 10.6;
+
+  /** What each further cell takes, V, and how much seldomer it is met. */
+  private static final double OF_A_CELL = 2;
+
+  private static final double SELDOMER = 4;
 
   /** How far a breakaway pin is out, Ω. */
   private static final double[] PULLED_OHMS = {0.1, 0.2, 0.4, 0.8, 1.6, 3.2, 6.4};
@@ -39,20 +48,26 @@ final class SupplyFaults {
 
   /** Discharged and sound in itself, or worn as well. */
   private void flat(String battery, Trouble discharged, Trouble worn) {
-    list.graded(Fault.Kind.LOW, battery, FLAT_VOLTS, FaultFamily.of(discharged));
-    list.graded(Fault.Kind.FLAT, battery, FLAT_VOLTS, FaultFamily.of(worn));
+    DoubleUnaryOperator met = SupplyFaults::downTo;
+    list.graded(Fault.Kind.LOW, battery, FLAT_VOLTS, met, FaultFamily.of(discharged));
+    list.graded(Fault.Kind.FLAT, battery, FLAT_VOLTS, met, FaultFamily.of(worn));
+  }
+
+  /** How often a battery is met so far down, against one that is discharged. */
+  private static double downTo(double volts) {
+    return Math.pow(SELDOMER, Math.min(0, (volts - ONE_CELL_DEAD) / OF_A_CELL));
   }
 
   /** Feeds from the battery to the socket, and the battery's own posts, that carry badly. */
   private void poor() {
     for (PinFunction function : PinFunction.values()) {
       if (function != PinFunction.EARTH && harness.has(function)) {
-        list.poorInVehicle(
+        list.corroded(
             Nodes.wire(Nodes.socket(function)),
             function,
             new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, OfConductors.of(function)));
         // Ahead of the vehicle's own lamps, which dim with the trailer's.
-        list.poorInVehicle(
+        list.corroded(
             Nodes.switchOf(function),
             function,
             new FaultFamily(Trouble.POOR_SWITCH, OfConductors.of(function)));
@@ -62,10 +77,9 @@ final class SupplyFaults {
       // The controller lies between two runs of one feed.
       FaultFamily before =
           new FaultFamily(Trouble.POOR_FEED_IN_VEHICLE, new OfNode(Harness.CONTROLLER_IN));
-      list.poorInVehicle(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, before);
+      list.corroded(Nodes.wire(Harness.CONTROLLER_IN), PinFunction.BRAKE, before);
     }
-    list.poorInVehicle(
-        RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
+    list.corroded(RigNetwork.SUPPLY, PinFunction.BRAKE, FaultFamily.of(Trouble.POOR_BATTERY_POST));
   }
 
   /** The same, broken or off. */

@@ -67,7 +67,9 @@ class CheckSheetTest {
             "look.right",
             "look.tail+left",
             "look.tail+right",
-            "look.tail+stop");
+            "look.tail+stop",
+            "rear.rear_left",
+            "rear.rear_right");
   }
 
   private static List<String> proving(List<Check> checks) {
@@ -93,6 +95,8 @@ class CheckSheetTest {
             "charge.battery",
             "look.tail",
             "hums",
+            "rear.rear_left",
+            "rear.rear_right",
             "box.breakaway",
             "breakaway.rest",
             "breakaway.pulled",

@@ -128,6 +128,29 @@ class FaultyRigTest {
     }
   }
 
+  /** No battery of the trailer holds the stud up, and its pump rests. */
+  @Test
+  void aBrokenChargeRunThatNothingLoadsReadsNothing() {
+    Rig rig =
+        Rigs.twoAxles(
+            RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC",
+            RigField.BREAKAWAY_KIT, "NONE",
+            RigField.PLANNED_BREAKAWAY, "NONE");
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Check charge =
+        CheckSheet.of(rig, harness, OptionalDouble.of(12.6)).stream()
+            .filter(check -> check.id().equals("charge.box"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(charge.band().expected()).isGreaterThan(13);
+    for (String part : List.of("pin_charge", "wire_cord_charge", "fuse_charge")) {
+      List<Fault> broken = List.of(Fault.of(Fault.Kind.OPEN, part));
+      assertThat(FaultyRig.of(rig, harness, broken).read(charge))
+          .as(part)
+          .isCloseTo(0, within(0.2));
+    }
+  }
+
   /** Whatever it is in, and whatever feeds it in that state, the running engine included. */
   @Test
   void ohmsOfNextToNothingChangeNoReading() {

@@ -150,10 +150,14 @@ class SheetLinesTest {
     assertThat(left.state()).isEqualTo("Left indicator on (judge the peak).");
     assertThat(left.minutes()).isEqualTo(1.5);
     assertThat(new Round(left.checks().subList(0, 1)).minutes()).as("one again").isEqualTo(0.5);
-    assertThat(sheet(BRAKED))
-        .filteredOn(c -> c.walk().equals("look.tail+stop"))
-        .allMatch(c -> c.round().equals("look.tail+stop"))
-        .isNotEmpty();
+    Round together =
+        new Round(sheet(BRAKED).stream().filter(c -> c.walk().equals("together")).toList());
+    assertThat(together.parts())
+        .extracting(Round::id)
+        .containsExactly("look.tail+left", "look.tail+right", "look.tail+stop");
+    assertThat(together.title()).isEqualTo("Look at the rear lamps, two circuits on together");
+    assertThat(together.state()).contains("other: tail lamps on, left indicator on");
+    assertThat(together.minutes()).isEqualTo(2.5);
     assertThat(sheet(BRAKED))
         .filteredOn(c -> c.measure() != Measure.GLOW && c.measure() != Measure.MOVING)
         .filteredOn(c -> !c.measure().words().isEmpty() && c.group() != Check.Group.BREAKAWAY)
@@ -187,6 +191,61 @@ class SheetLinesTest {
     assertThat(all.isOneFigure()).isFalse();
     assertThat(all.words()).isFalse();
     assertThat(all.parts()).allMatch(Round::isOneFigure);
+  }
+
+  /** The lens is off once: each part of a rear lamp is lit and read before the next. */
+  @Test
+  void aRearLampIsReadPartByPart() {
+    List<Check> rear =
+        sheet(BRAKED).stream().filter(c -> c.round().equals("rear.rear_left")).toList();
+    assertThat(rear)
+        .extracting(Check::id)
+        .containsExactly("lamp.lamp_tail_rear_left", "lamp.lamp_left_rear_left");
+    Round left = new Round(rear);
+    assertThat(left.id()).isEqualTo("rear.rear_left");
+    assertThat(left.parts()).containsExactly(left);
+    assertThat(left.title()).isEqualTo("Rear lamp, left, lit: volts across each part in turn");
+    assertThat(left.state()).startsWith("One circuit after the other");
+    assertThat(left.red()).isEqualTo("each in turn, as below");
+    assertThat(left.black()).isEqualTo("Rear lamp, left: its return terminal");
+    assertThat(left.minutes()).isEqualTo(4.5);
+    assertThat(left.isOneFigure()).isFalse();
+    Round both = new Round(sheet(BRAKED).stream().filter(c -> c.walk().equals("rear")).toList());
+    assertThat(both.parts())
+        .extracting(Round::id)
+        .containsExactly("rear.rear_left", "rear.rear_right");
+    assertThat(both.checks())
+        .extracting(Check::round)
+        .containsExactly("rear.rear_left", "rear.rear_left", "rear.rear_right", "rear.rear_right");
+    assertThat(both.title()).isEqualTo("Each rear lamp, lit: volts across each part in turn");
+    assertThat(both.minutes()).isEqualTo(8);
+    Round again = new Round(rear.subList(1, 2));
+    assertThat(again.id()).isEqualTo("lamp.lamp_left_rear_left");
+    assertThat(again.state()).isEqualTo(rear.get(1).state());
+    assertThat(again.isOneFigure()).isTrue();
+  }
+
+  /**
+   * Under the trailer once: leads or clamp go from wheel to wheel while the lever is held. At the
+   * connector both are read.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "magnet.volts | Behind each braked wheel in turn: volts | each in turn, as below | 8",
+        "magnet.amps | Behind each braked wheel in turn: what its magnet draws | clamp around the wire | 8",
+        "lever | At the connector, lever held full: volts and current | each in turn, as below | 4"
+      })
+  void whileTheLeverIsHeldAllIsReadInTurn(String walk, String title, String red, double minutes) {
+    List<Check> read = sheet(BRAKED).stream().filter(c -> c.walk().equals(walk)).toList();
+    Round all = new Round(read);
+    assertThat(all.id()).isEqualTo(walk);
+    assertThat(all.title()).startsWith(title);
+    assertThat(all.inOneState()).isTrue();
+    assertThat(all.red()).isEqualTo(red);
+    assertThat(all.minutes()).isEqualTo(minutes);
+    assertThat(all.parts()).hasSize(2);
   }
 
   @Test

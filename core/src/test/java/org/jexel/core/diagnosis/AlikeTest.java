@@ -78,10 +78,13 @@ class AlikeTest {
     assertThat(Made.healthy(1).words(UnitSystem.METRIC)).isEqualTo("No fault");
   }
 
-  /** Half the way to the next severity, which has twice the ohms: half of ln 2. */
+  /**
+   * Half the way to the next severity, which has twice the ohms: half of ln 2; of what is corroded
+   * three times.
+   */
   @ParameterizedTest
   @CsvSource({
-    "OHMS, 0.35",
+    "OHMS, 0.55",
     "DRAWS, 0.35",
     "MAGNETS, 0.35",
     "SHORT, 0.35",

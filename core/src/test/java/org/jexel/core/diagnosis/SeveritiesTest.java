@@ -1,15 +1,11 @@
 package org.jexel.core.diagnosis;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.jexel.core.Rigs;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckSheet;
@@ -27,22 +23,6 @@ class SeveritiesTest {
   private static final Rig RIG = Rigs.twoAxles(RigField.ENGINE_OFF_VOLTS, 12.6);
   private static final Harness HARNESS = HarnessPlanner.plan(RIG, WireSize.GAUGES);
   private static final List<Check> CHECKS = CheckSheet.of(RIG, HARNESS, OptionalDouble.of(12.6));
-
-  /** A divider: of V across R + r with r more, V·r / (R + r) is lost. */
-  @Property(tries = 200)
-  void whatAResistanceInALinearNetworkMovesIsMetBetweenTwoPoints(
-      @ForAll @DoubleRange(min = 0.05, max = 50) double rest,
-      @ForAll @DoubleRange(min = 0.01, max = 20) double least,
-      @ForAll @DoubleRange(min = -12, max = 12) double volts) {
-    double between =
-        Severities.moved(
-            2 * least, least, lost(volts, rest, least), 4 * least, lost(volts, rest, 4 * least));
-    assertThat(between).isCloseTo(lost(volts, rest, 2 * least), within(1e-6));
-  }
-
-  private static double lost(double volts, double rest, double more) {
-    return volts * more / (rest + more);
-  }
 
   /** Every severity solved by itself, by a list in which it has no neighbour. */
   @Test
