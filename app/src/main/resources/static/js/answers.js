@@ -57,11 +57,16 @@ document.addEventListener(
 );
 
 /* After a record the hand goes on: to the field that asks, else to the next act, else to what the page
-   shows now. */
+   shows now. Who has gone on by hand meanwhile, with Tab or a finger, is left where they are. */
+const goneOn = (form, trigger) => {
+  const on = document.activeElement;
+  const pressed = trigger && trigger.type === "submit" && form.contains(on);
+  return on !== document.body && !pressed;
+};
 document.addEventListener("htmx:afterSettle", (event) => {
-  const { elt, verb } = event.detail.requestConfig;
+  const { elt, verb, triggeringEvent } = event.detail.requestConfig;
   const record = elt.matches("form") && verb === "post" && !keepsFocus(elt);
-  if (!record) return;
+  if (!record || goneOn(elt, triggeringEvent)) return;
   const asks = document.querySelector(".do [aria-invalid=true]");
   const next = asks || document.getElementById("next-act");
   if (next) {

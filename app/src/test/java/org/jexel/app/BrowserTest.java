@@ -444,12 +444,17 @@ class BrowserTest {
     browser.signIn("electrician");
     browser.open("/jobs/J1001/rig?card=trailer");
     String before = browser.at(".towline svg").getDomProperty("innerHTML");
+    browser
+        .driver()
+        .executeScript(
+            "document.addEventListener('htmx:afterSettle', () => { document.body.dataset.settled = 1; })");
     browser.at("#f-overall-width-0").sendKeys("2.3", Keys.TAB);
-    WebElement following = browser.driver().switchTo().activeElement();
-    following.sendKeys("");
+    String following = focused();
     browser.await(
         "the drawing follows",
         () -> !browser.at(".towline svg").getDomProperty("innerHTML").equals(before));
+    browser.await("the answer has settled", () -> browser.has("body[data-settled]"));
+    assertThat(focused()).as("the hand has gone on").isEqualTo(following).startsWith("f-");
     assertThat(browser.text("#f-overall-width-0-say")).contains("measured, Tamo Berin");
     assertThat(browser.path()).startsWith("/jobs/J1001/rig");
   }
