@@ -44,7 +44,7 @@ final class Noticed {
     return switch (check.group()) {
       case BRAKES -> !check.measure().words().isEmpty();
       case SEEN -> check.measure() != Measure.GLOW || check.walk().equals(Round.LAMPS);
-      case WHEELS -> check.measure() == Measure.GRIPPING || check.measure() == Measure.PRESSING;
+      case WHEELS -> check.measure() == Measure.GRIPPING;
       default -> true;
     };
   }

@@ -226,7 +226,7 @@ final class DemoRigs {
         DemoRig.Read.all(
             """
             supply.battery 0.25, socket.tail 0.2, socket.charge -0.3, socket.left 0.4,
-            socket.right -0.1, socket.reverse 0.2, loaded.tail 0.2, loaded.left 0.15,
+            socket.right -0.1, socket.reverse 0.2, loaded.tail 0.2, clamp.tail -0.35, loaded.left 0.15,
             loaded.right 0.2, loaded.return 0.25, brake.resistance 0.3, brake.volts 0.1,
             brake.amps -0.3, brake.rest 0.5, charge.box -0.3, charge.battery 0.2,
             charge.diode -0.1, lamp.lamp_tail_rear_left -0.1,
@@ -441,7 +441,7 @@ final class DemoRigs {
         DemoRig.Read.all(
             """
             supply.battery -0.3, socket.tail 0.3, socket.charge 0.1, socket.left -0.2,
-            socket.right 0.2, socket.reverse -0.5, loaded.tail -0.2, loaded.left -0.1,
+            socket.right 0.2, socket.reverse -0.5, loaded.tail -0.2, clamp.tail 0.15, loaded.left -0.1,
             loaded.right -0.15, loaded.return 0.3, brake.resistance -0.2,
             brake.volts -0.05, brake.amps 0.3, brake.rest 0.5, charge.box 0.2,
             charge.battery -0.25, charge.diode 0.2, lamp.lamp_tail_rear_left -0.3,

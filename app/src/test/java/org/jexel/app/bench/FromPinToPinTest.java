@@ -43,7 +43,7 @@ class FromPinToPinTest {
   void eachCircuitHasItsStateItsBandAndItsField() throws Exception {
     String page = electrician.page(job + LOADED);
     assertThat(page)
-        .contains("Connector, plug in: volts of each circuit in turn", "each in turn, as below")
+        .contains("Connector, plug in: each circuit in turn", "each in turn, as below")
         .contains("Tail lamps on.", "Left indicator on (judge the peak).", "Record these")
         .doesNotContain("on a sound rig", "Record the round", "as a sound rig shows");
     assertThat(page.split(" data-figure ", -1)).hasSize(4);

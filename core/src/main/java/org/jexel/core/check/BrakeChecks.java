@@ -165,7 +165,7 @@ final class BrakeChecks {
         new CheckMaker.Words(
             new CheckId("pressure", "actuator"),
             "Pressure of the actuator",
-            Check.Group.WHEELS,
+            Check.Group.BRAKES,
             PinFunction.BRAKE,
             FULL_LEVER + " Gauge on its port if there is one; else listen whether the pump stops.",
             "At the actuator",

@@ -29,6 +29,9 @@ final class CheckMeaning {
               ? "It draws too little: volts are lost on the way, or it is not the one that was planned."
               : "It draws too much: shorted inside, or not the one that was planned.";
     }
+    if (check.group() == Check.Group.LOADED && check.measure() == Measure.AMPS) {
+      return drawn(low, dead);
+    }
     return switch (check.group()) {
       case LOADED, BOX, REAR_LAMPS, AT_THE_LAMP ->
           dead
@@ -46,12 +49,7 @@ final class CheckMeaning {
               : NoFigure.of(check.measure(), reading).isPresent()
                   ? "Open: its coil or a lead is broken. Replace it."
                   : "Too many ohms: not the magnet of this plate, or a lead broken but for a strand.";
-      case BENCH ->
-          dead
-              ? "The trailer draws nothing from this pin: feed or return is open in the trailer."
-              : low
-                  ? "The trailer draws too little: a lamp, a magnet or a joint is missing."
-                  : "The trailer draws too much: something is chafed, shorted or joined to it.";
+      case BENCH -> drawn(low, dead);
       case FUSES ->
           "Blown: its circuit drew more than it carries. Do not spend fuses on it: plug out, ohms from its pin to the earth pin show a chafe.";
       case TOLD ->
@@ -93,6 +91,15 @@ final class CheckMeaning {
                   : "More than computed: there may be no isolating diode, or the battery takes no charge.";
       case BRAKES -> brakes(check, low, dead);
     };
+  }
+
+  /** What the trailer draws from one pin, by whatever it is fed. */
+  private static String drawn(boolean low, boolean dead) {
+    return dead
+        ? "The trailer draws nothing from this pin: feed or return is open in the trailer."
+        : low
+            ? "The trailer draws too little: a lamp, a magnet or a joint is missing, or a lamp is not the one that was planned."
+            : "The trailer draws too much: something is chafed, shorted or joined to it, or a lamp is not the one that was planned.";
   }
 
   private static String pin(Check check, boolean low, boolean dead) {

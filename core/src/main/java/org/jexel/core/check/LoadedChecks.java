@@ -93,6 +93,9 @@ final class LoadedChecks {
           Lead.socket(function),
           Lead.socket(PinFunction.EARTH),
           AT_SOCKET);
+      if (function == PinFunction.TAIL) {
+        tailAmps();
+      }
     }
     StateWord[] all = {StateWord.TAIL, StateWord.STOP, StateWord.LIFTED};
     volts(
@@ -106,6 +109,28 @@ final class LoadedChecks {
         Lead.socket(PinFunction.EARTH),
         Lead.MINUS,
         AT_BOX);
+  }
+
+  /**
+   * Many small lamps side by side, on a run that loses next to nothing: one of other watts, or of
+   * the other kind, changes no volts that a meter shows, and glows like its like beside it.
+   */
+  private void tailAmps() {
+    PinFunction tail = PinFunction.TAIL;
+    checks.add(
+        maker.make(
+            new CheckMaker.Words(
+                new CheckId("clamp", Nodes.id(tail)),
+                "Connector, tail: what it draws",
+                Check.Group.LOADED,
+                tail,
+                held(word(tail)),
+                "At the connector, clamp on the tail conductor",
+                "clamp around the tail conductor",
+                "–",
+                "On the right volts the current alone tells a lamp of other watts, or of the other kind.",
+                AT_SOCKET),
+            new Probing(Setup.rig(word(tail)), Measure.AMPS, Nodes.wire(Nodes.socket(tail)), "")));
   }
 
   private void atTheBox() {

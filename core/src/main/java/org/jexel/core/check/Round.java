@@ -203,7 +203,7 @@ public record Round(List<Check> checks) {
   private String titleInTurn() {
     return switch (first().group()) {
       case SOCKET -> "Socket, plug out: volts of each circuit in turn";
-      case LOADED -> "Connector, plug in: volts of each circuit in turn";
+      case LOADED -> "Connector, plug in: each circuit in turn";
       case BOX, CHARGE -> "Box, plug in: volts of each stud in turn";
       case REAR_LAMPS ->
           (isWalk() ? "Each rear lamp" : rearLamp()) + ", lit: volts across each part in turn";

@@ -59,6 +59,7 @@ class CheckSheetTest {
             "socket.left",
             "socket.right",
             "loaded.tail",
+            "clamp.tail",
             "loaded.left",
             "loaded.right",
             "loaded.return",

@@ -118,6 +118,7 @@ class WheelChecksTest {
     Check pressure =
         checks.stream().filter(c -> c.id().equals("pressure.actuator")).findFirst().orElseThrow();
     assertThat(pressure.band().expected()).isEqualTo(2);
+    assertThat(pressure).matches(Check::proves, "proves").matches(Check::gatesTheRoad, "gates");
     for (String[] one :
         new String[][] {
           {"mechanical:actuator:air_in_lines", "builds none"},

@@ -7,15 +7,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Predicate;
 import org.jexel.core.bench.Stand;
 import org.jexel.core.check.Check;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.diagnosis.Hypothesis;
 import org.jexel.core.diagnosis.Predictions;
-import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.UnitSystem;
-import org.jexel.core.rig.Rig;
 
 /**
  * The finder against faults that nobody told it of: {@code ./bench judged [rigs] [seed] [tell]}.
@@ -31,16 +31,18 @@ import org.jexel.core.rig.Rig;
 public final class JudgedFinder {
   private static final int MOST_CHECKS = 8;
 
-  /** Beyond the proof, of a rig in which nothing is wrong. */
-  private static final int MORE = 3;
-
   private static final int[] STEPS = {0, 30, 50, 70, 80, 90, 95, 99, 101};
 
-  private int[] said = new int[STEPS.length];
-  private int[] right = new int[STEPS.length];
-  private int leftOut;
+  private final int[] said = new int[STEPS.length];
+  private final int[] right = new int[STEPS.length];
+  private final AtomicInteger leftOut = new AtomicInteger();
+  private final Random dice;
+  private final boolean tell;
 
-  private JudgedFinder() {}
+  private JudgedFinder(Random dice, boolean tell) {
+    this.dice = dice;
+    this.tell = tell;
+  }
 
   /** How the searches of one kind ended. */
   private static final class Tally {
@@ -52,47 +54,75 @@ public final class JudgedFinder {
     long figures;
     final List<Integer> places = new ArrayList<>();
     final List<Integer> checks = new ArrayList<>();
+
+    void add(Ended ended) {
+      all++;
+      right += ended.good ? 1 : 0;
+      sureAndWrong += ended.sure && !ended.good ? 1 : 0;
+      unknown += ended.fits ? 0 : 1;
+      minutes += ended.minutes;
+      figures += ended.figures;
+      checks.add(ended.taken);
+      places.add(ended.places);
+    }
   }
+
+  /**
+   * How one search ended.
+   *
+   * @param proof whether the proof sees the fault; else only what looks closer does
+   * @param said percent of the answer; negative where none was given
+   */
+  private record Ended(
+      Mischief.Kind kind,
+      boolean proof,
+      boolean good,
+      boolean sure,
+      boolean fits,
+      double minutes,
+      long figures,
+      int taken,
+      int places,
+      double said,
+      String told) {}
 
   public static void main(String[] args) {
     int rigs = args.length > 0 ? Integer.parseInt(args[0]) : 200;
     long seed = args.length > 1 ? Long.parseLong(args[1]) : 1;
-    new JudgedFinder().run(rigs, new Random(seed), args.length > 2);
+    new JudgedFinder(new Random(seed), args.length > 2).run(rigs);
   }
 
-  private void run(int rigs, Random dice, boolean tell) {
+  private void run(int rigs) {
     Map<Mischief.Kind, Tally> kinds = new EnumMap<>(Mischief.Kind.class);
     Tally total = new Tally();
     Tally closer = new Tally();
-    while (total.all < rigs) {
-      Rig rig = Stand.anyRig(dice);
-      Harness harness = Stand.harness(rig);
-      Netlist whole = Yard.whole(rig, harness);
-      Mischief mischief = Mischief.draw(whole, dice);
-      long lying = dice.nextLong();
-      // Of its own, so that another finder meets the same rigs.
-      Random noise = new Random(dice.nextLong());
-      Yard yard = Yard.of(rig, harness, mischief, lying);
-      List<Check> checks = Stand.checks(rig, harness);
-      Yard sound = new Yard(rig, harness, net -> net, lying);
-      boolean proof = moves(yard.worst(), sound, checks.stream().filter(Check::proves).toList());
-      if (!proof && !moves(yard.worst(), sound, checks)) {
-        continue;
-      }
-      Tally own = kinds.computeIfAbsent(mischief.kind(), k -> new Tally());
-      Tally[] tallies = proof ? new Tally[] {own, total} : new Tally[] {closer};
-      try {
-        search(Predictions.of(rig, harness, checks), yard, whole, mischief, noise, tell, tallies);
-      } catch (IllegalStateException unsolved) {
-        leftOut++;
-      }
-    }
+    Cores.<Optional<Ended>>judge(
+        () -> {
+          Case drawn = Case.draw(dice);
+          return () -> search(drawn);
+        },
+        ended -> {
+          ended.ifPresent(
+              e -> {
+                if (e.proof) {
+                  kinds.computeIfAbsent(e.kind, k -> new Tally()).add(e);
+                }
+                (e.proof ? total : closer).add(e);
+                count(e);
+                if (tell && !e.good) {
+                  System.out.println(e.told);
+                }
+              });
+          return total.all < rigs;
+        });
     kinds.forEach((kind, tally) -> row(kind.label, tally));
     row("all that the proof sees", total);
     row("seen closer only", closer);
-    System.out.printf(Locale.ROOT, "left out, since ngspice does not solve them: %d%n", leftOut);
+    System.out.printf(
+        Locale.ROOT, "left out, since ngspice does not solve them: %d%n", leftOut.get());
     reliability();
-    healthy(rigs / 5, dice);
+    JudgedProof.healthy(rigs / 5, dice);
+    JudgedProof.faulty(rigs / 5, dice);
     JudgedPairs.print(rigs / 5, dice, tell);
   }
 
@@ -111,19 +141,30 @@ public final class JudgedFinder {
     }
   }
 
-  private static boolean outside(Check check, double value) {
+  static boolean outside(Check check, double value) {
     double said = check.measure().words().isEmpty() ? value : Math.round(value);
     return said < check.band().low() || said > check.band().high();
   }
 
-  private void search(
-      Predictions predictions,
-      Yard yard,
-      Netlist whole,
-      Mischief mischief,
-      Random noise,
-      boolean tell,
-      Tally... tallies) {
+  /** Empty where the fault shows nowhere, or cannot be solved. */
+  private Optional<Ended> search(Case rig) {
+    List<Check> checks = Stand.checks(rig.rig(), rig.harness());
+    Yard yard = rig.yard();
+    boolean proof = rig.shows(yard, checks.stream().filter(Check::proves).toList());
+    if (!proof && !rig.shows(yard, checks)) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(
+          search(rig, yard, Predictions.of(rig.rig(), rig.harness(), checks), proof));
+    } catch (IllegalStateException unsolved) {
+      leftOut.incrementAndGet();
+      return Optional.empty();
+    }
+  }
+
+  private static Ended search(Case rig, Yard yard, Predictions predictions, boolean proof) {
+    Random noise = new Random(rig.noise());
     List<Diagnosis.Seen> seen = new ArrayList<>();
     Diagnosis now = Diagnosis.of(predictions, seen);
     double minutes = 0;
@@ -142,40 +183,41 @@ public final class JudgedFinder {
       taken++;
       now = Diagnosis.of(predictions, seen);
     }
-    boolean good = now.fits() && names(now.groups().get(0), mischief, whole);
-    boolean wrong = sure(now) && !good;
-    count(now, good);
-    for (Tally tally : tallies) {
-      tally.all++;
-      tally.right += good ? 1 : 0;
-      tally.sureAndWrong += wrong ? 1 : 0;
-      tally.unknown += now.fits() ? 0 : 1;
-      tally.minutes += minutes;
-      tally.figures += figures;
-      tally.checks.add(taken);
-      tally.places.add(places(now.groups().get(0)));
-    }
-    if (tell && !good) {
-      System.out.printf(
-          Locale.ROOT,
-          "  %s%s%s -> %s%n",
-          wrong ? "SURE AND WRONG " : "",
-          tallies.length == 1 ? "(seen closer only) " : "",
-          mischief.told()
-              + seen.stream()
-                  .map(x -> x.check().replaceAll("^(look[^.]*|hums|turns).*", "$1"))
-                  .distinct()
-                  .toList(),
-          now.groups().stream()
-                  .limit(3)
-                  .map(
-                      g ->
-                          g.leading().words(UnitSystem.METRIC)
-                              + " "
-                              + Math.round(100 * g.present()))
-                  .toList()
-              + (now.fits() ? "" : " does not fit: " + now.groups().get(0).against()));
-    }
+    Diagnosis.Group leading = now.groups().get(0);
+    boolean good =
+        now.fits() && names(leading, rig.mischief(), Yard.whole(rig.rig(), rig.harness()));
+    // “Nothing found so far” is no answer.
+    boolean answer = !leading.leading().healthy() || leading.earned();
+    return new Ended(
+        rig.mischief().kind(),
+        proof,
+        good,
+        sure(now),
+        now.fits(),
+        minutes,
+        figures,
+        taken,
+        places(leading),
+        answer ? 100 * leading.present() : -1,
+        told(rig.mischief(), proof, sure(now), seen, now));
+  }
+
+  private static String told(
+      Mischief mischief, boolean proof, boolean sure, List<Diagnosis.Seen> seen, Diagnosis now) {
+    return "  "
+        + (sure ? "SURE AND WRONG " : "")
+        + (proof ? "" : "(seen closer only) ")
+        + mischief.told()
+        + seen.stream()
+            .map(x -> x.check().replaceAll("^(look[^.]*|hums|turns).*", "$1"))
+            .distinct()
+            .toList()
+        + " -> "
+        + now.groups().stream()
+            .limit(3)
+            .map(g -> g.leading().words(UnitSystem.METRIC) + " " + Math.round(100 * g.present()))
+            .toList()
+        + (now.fits() ? "" : " does not fit: " + now.groups().get(0).against());
   }
 
   static boolean sure(Diagnosis now) {
@@ -212,19 +254,16 @@ public final class JudgedFinder {
             .count();
   }
 
-  /** “Nothing found so far” is no answer. */
-  private void count(Diagnosis now, boolean good) {
-    Diagnosis.Group leading = now.groups().get(0);
-    if (leading.leading().healthy() && !leading.earned()) {
+  private void count(Ended ended) {
+    if (ended.said < 0) {
       return;
     }
-    double percent = 100 * leading.present();
     int step = 0;
-    while (percent >= STEPS[step + 1]) {
+    while (ended.said >= STEPS[step + 1]) {
       step++;
     }
     said[step]++;
-    right[step] += good ? 1 : 0;
+    right[step] += ended.good ? 1 : 0;
   }
 
   private static void row(String what, Tally tally) {
@@ -260,54 +299,8 @@ public final class JudgedFinder {
     }
   }
 
-  /** The sheet calls what lies outside its band by its name, and whoever sees that reads again. */
-  private static List<Diagnosis.Seen> readTwice(Yard yard, Check check, Random noise) {
-    List<Diagnosis.Seen> read = new ArrayList<>();
-    double value = yard.read(check, noise);
-    read.add(new Diagnosis.Seen(check.id(), value));
-    if (outside(check, value)) {
-      read.add(new Diagnosis.Seen(check.id(), yard.read(check, noise)));
-    }
-    return read;
-  }
-
-  private void healthy(int rigs, Random dice) {
-    int atOnce = 0;
-    int called = 0;
-    int faulty = 0;
-    for (int i = 0; i < rigs; i++) {
-      Rig rig = Stand.anyRig(dice);
-      Harness harness = Stand.harness(rig);
-      List<Check> checks = Stand.checks(rig, harness);
-      Yard yard = new Yard(rig, harness, net -> net, dice.nextLong());
-      Random noise = new Random(dice.nextLong());
-      Predictions predictions = Predictions.of(rig, harness, checks);
-      List<Diagnosis.Seen> seen = new ArrayList<>();
-      checks.stream()
-          .filter(Check::proves)
-          .forEach(check -> seen.addAll(readTwice(yard, check, noise)));
-      Diagnosis now = Diagnosis.of(predictions, seen);
-      atOnce += isSound(now) ? 1 : 0;
-      for (int more = 0; more < MORE && !sure(now) && now.next().isPresent(); more++) {
-        for (Check check : now.next().get().checks()) {
-          seen.add(new Diagnosis.Seen(check.id(), yard.read(check, noise)));
-        }
-        now = Diagnosis.of(predictions, seen);
-      }
-      called += isSound(now) ? 1 : 0;
-      faulty += sure(now) && !isSound(now) ? 1 : 0;
-    }
-    System.out.printf(
-        Locale.ROOT,
-        "healthy, proof read, what is outside read twice, %d rigs: called healthy %.1f %%, after at most %d more checks %.1f %%, called faulty %.1f %%%n",
-        rigs,
-        100.0 * atOnce / rigs,
-        MORE,
-        100.0 * called / rigs,
-        100.0 * faulty / rigs);
-  }
-
-  private static boolean isSound(Diagnosis now) {
-    return sure(now) && now.groups().get(0).leading().healthy();
+  /** In a hundred. */
+  static <T> double share(List<T> all, Predicate<T> which) {
+    return 100.0 * all.stream().filter(which).count() / all.size();
   }
 }

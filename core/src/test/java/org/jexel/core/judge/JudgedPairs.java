@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -24,58 +25,71 @@ final class JudgedPairs {
   private JudgedPairs() {}
 
   static void print(int rigs, Random dice, boolean tell) {
-    int all = 0;
-    int first = 0;
-    int both = 0;
-    int wrong = 0;
-    while (all < rigs) {
-      Rig rig = Stand.anyRig(dice);
-      Harness harness = Stand.harness(rig);
-      Netlist whole = Yard.whole(rig, harness);
-      List<Check> checks = Stand.checks(rig, harness);
-      List<Check> proof = checks.stream().filter(Check::proves).toList();
-      long lying = dice.nextLong();
-      Yard sound = new Yard(rig, harness, net -> net, lying);
-      List<Mischief> hidden = new ArrayList<>();
-      while (hidden.size() < 2) {
-        Mischief drawn = Mischief.draw(whole, dice);
-        boolean other =
-            hidden.stream().allMatch(h -> Collections.disjoint(h.parts(), drawn.parts()));
-        if (other
-            && !drawn.now()
-            && JudgedFinder.moves(new Yard(rig, harness, drawn.edit(), lying), sound, proof)) {
-          hidden.add(drawn);
-        }
-      }
-      List<Mischief> left = new ArrayList<>(hidden);
-      try {
-        boolean astray =
-            pair(
-                Predictions.of(rig, harness, checks),
-                whole,
-                left,
-                new Random(dice.nextLong()),
-                now -> new Yard(rig, harness, together(now), lying));
-        wrong += astray ? 1 : 0;
-      } catch (IllegalStateException unsolved) {
-        continue;
-      }
-      all++;
-      first += left.size() < 2 ? 1 : 0;
-      both += left.isEmpty() ? 1 : 0;
-      if (tell && !left.isEmpty()) {
-        System.out.println(
-            "  pair " + hidden.stream().map(Mischief::told).toList() + " left " + left.size());
-      }
-    }
+    List<Ended> all = new ArrayList<>();
+    Cores.<Optional<Ended>>judge(
+        () -> {
+          Rig rig = Stand.anyRig(dice);
+          long seed = dice.nextLong();
+          return () -> search(rig, new Random(seed));
+        },
+        ended -> {
+          ended.ifPresent(
+              e -> {
+                all.add(e);
+                if (tell && e.left > 0) {
+                  System.out.println("  pair " + e.told + " left " + e.left);
+                }
+              });
+          return all.size() < rigs;
+        });
     System.out.printf(
         Locale.ROOT,
         "pairs, %d rigs, %d checks: one found %.0f %%, both %.0f %%, sure of something else %.0f %%%n",
-        all,
+        rigs,
         MOST_OF_PAIRS,
-        100.0 * first / all,
-        100.0 * both / all,
-        100.0 * wrong / all);
+        JudgedFinder.share(all, e -> e.left < 2),
+        JudgedFinder.share(all, e -> e.left == 0),
+        JudgedFinder.share(all, Ended::astray));
+  }
+
+  /**
+   * @param left how many were not found
+   * @param astray whether it was sure of something else
+   */
+  private record Ended(int left, boolean astray, String told) {}
+
+  /** Empty where ngspice does not solve the two together. */
+  private static Optional<Ended> search(Rig rig, Random dice) {
+    Harness harness = Stand.harness(rig);
+    Netlist whole = Yard.whole(rig, harness);
+    List<Check> checks = Stand.checks(rig, harness);
+    List<Check> proof = checks.stream().filter(Check::proves).toList();
+    long lying = dice.nextLong();
+    Yard sound = new Yard(rig, harness, net -> net, lying);
+    List<Mischief> hidden = new ArrayList<>();
+    while (hidden.size() < 2) {
+      Mischief drawn = Mischief.draw(whole, dice);
+      boolean other = hidden.stream().allMatch(h -> Collections.disjoint(h.parts(), drawn.parts()));
+      if (other
+          && !drawn.now()
+          && JudgedFinder.moves(new Yard(rig, harness, drawn.edit(), lying), sound, proof)) {
+        hidden.add(drawn);
+      }
+    }
+    List<Mischief> left = new ArrayList<>(hidden);
+    try {
+      boolean astray =
+          pair(
+              Predictions.of(rig, harness, checks),
+              whole,
+              left,
+              dice,
+              now -> new Yard(rig, harness, together(now), lying));
+      return Optional.of(
+          new Ended(left.size(), astray, hidden.stream().map(Mischief::told).toList().toString()));
+    } catch (IllegalStateException unsolved) {
+      return Optional.empty();
+    }
   }
 
   private static UnaryOperator<Netlist> together(List<Mischief> left) {
