@@ -146,26 +146,26 @@ class FinderWalkTest {
     browser.open("/jobs/" + ref + "/bench?card=finder&start=loaded");
     String first = "#card-loaded-tail-figure";
     browser.press("12.5", Keys.ENTER);
-    browser.await("the next is focused", () -> focused().equals("card-loaded-left-figure"));
+    browser.await("the next is focused", () -> focused().equals("card-clamp-tail-figure"));
     browser.await("it is judged", () -> !browser.text("#card-loaded-tail .say").isEmpty());
-    browser.await("its turn", () -> browser.has("#card-loaded-left.turn"));
+    browser.await("its turn", () -> browser.has("#card-clamp-tail.turn"));
     browser.size(390, 844);
     browser.open("/jobs/" + ref + "/bench?card=finder&start=loaded");
     assertThat(browser.at(first).getDomProperty("value")).isEqualTo("12.5");
-    for (String key : List.of("1", "2", ".", "6")) {
+    for (String key : List.of("2", ".", "6")) {
       browser.at("[data-pad='" + key + "']").sendKeys(Keys.ENTER);
     }
     browser.at("[data-pad-next]").sendKeys(Keys.ENTER);
-    browser.await("judged", () -> !browser.text("#card-loaded-left .say").isEmpty());
+    browser.await("judged", () -> !browser.text("#card-clamp-tail .say").isEmpty());
     browser.at("[data-pad='9']").sendKeys(Keys.ENTER);
-    assertThat(browser.at("#card-loaded-left-figure").getDomProperty("value")).isEqualTo("12.6");
-    assertThat(browser.at("#card-loaded-right-figure").getDomProperty("value")).isEqualTo("9");
+    assertThat(browser.at("#card-clamp-tail-figure").getDomProperty("value")).isEqualTo("2.6");
+    assertThat(browser.at("#card-loaded-left-figure").getDomProperty("value")).isEqualTo("9");
     assertThat(browser.driver().executeScript("return document.documentElement.scrollWidth"))
         .isEqualTo(390L);
-    browser.at("#card-loaded-right-figure").sendKeys(Keys.ENTER);
+    browser.at("#card-loaded-right-figure").sendKeys("12.4", Keys.ENTER);
     browser.await("recorded", () -> !browser.has(first));
     browser.size(1280, 800);
-    browser.open("/jobs/" + ref + "/bench?card=loaded.right");
+    browser.open("/jobs/" + ref + "/bench?card=loaded.left");
     assertThat(browser.text(".chain")).contains("9.00 V", "stands");
     assertThat(browser.complaints()).isEmpty();
   }

@@ -29,7 +29,8 @@ class FromPinToPinTest {
   private String post(String to, String... typed) throws Exception {
     Map<String, String> fields = new HashMap<>(Map.of("back", "finder", "round", "loaded"));
     for (int i = 0; i < typed.length; i += 2) {
-      fields.put("word.loaded." + typed[i], typed[i + 1]);
+      String check = typed[i].contains(".") ? typed[i] : "loaded." + typed[i];
+      fields.put("word." + check, typed[i + 1]);
     }
     fields.put("requestKey", String.join(" ", typed) + job);
     return String.valueOf(electrician.post(job + to, fields).getRedirectedUrl());
@@ -46,7 +47,7 @@ class FromPinToPinTest {
         .contains("Connector, plug in: each circuit in turn", "each in turn, as below")
         .contains("Tail lamps on.", "Left indicator on (judge the peak).", "Record these")
         .doesNotContain("on a sound rig", "Record the round", "as a sound rig shows");
-    assertThat(page.split(" data-figure ", -1)).hasSize(4);
+    assertThat(page.split(" data-figure ", -1)).hasSize(5);
     assertThat(page.split("class=\"read turn\"", -1)).as("one is its turn").hasSize(2);
   }
 
@@ -60,7 +61,7 @@ class FromPinToPinTest {
     assertThat(stands("right")).doesNotContain(">stands<");
     String page = electrician.page(job + LOADED);
     assertThat(page).contains("value=\"12 ohm\"", "aria-invalid=\"true\"");
-    assertThat(page.split(" data-figure ", -1)).as("those that are left").hasSize(3);
+    assertThat(page.split(" data-figure ", -1)).as("those that are left").hasSize(4);
     assertThat(post("/bench/round", "left", "12.55", "right", "12.56")).endsWith("card=finder");
     assertThat(stands("left")).contains("12.55 V", "stands");
   }
@@ -75,17 +76,20 @@ class FromPinToPinTest {
   /** A figure in its field is the next one's turn, for the helper in the cab too. */
   @Test
   void whatIsTypedIsKeptAndTheTurnGoesOn() throws Exception {
-    assertThat(post("/bench/round/draft", "tail", "9", "left", "", "right", ""))
+    assertThat(post("/bench/round/draft", "tail", "9", "clamp.tail", "", "left", ""))
         .endsWith("card=finder&start=loaded");
     String page = electrician.page(job + LOADED);
     assertThat(page).contains("value=\"9\"", "fails", "as typed");
-    assertThat(page).containsPattern("class=\"read turn\"[^>]*id=\"card-loaded-left\"");
+    assertThat(page).containsPattern("class=\"read turn\"[^>]*id=\"card-clamp-tail\"");
+    post("/bench/round/draft", "tail", "9", "clamp.tail", "3.3", "left", "");
+    assertThat(electrician.page(job + LOADED))
+        .containsPattern("class=\"read turn\"[^>]*id=\"card-loaded-left\"");
     electrician.post(job + "/helper", Map.of());
     String card = electrician.page(job + "/bench?card=helper");
     String code = card.replaceAll("(?s).*id=\"helper-code\">([2-9A-Z]{7})<.*", "$1");
     electrician.page(job + LOADED);
     assertThat(electrician.page("/h/" + code)).contains("<h1>Left indicator</h1>");
-    post("/bench/round/draft", "tail", "", "left", "", "right", "");
+    post("/bench/round/draft", "tail", "", "clamp.tail", "", "left", "");
     electrician.page(job + LOADED);
     assertThat(electrician.page("/h/" + code)).contains("<h1>Tail lamps on</h1>");
   }

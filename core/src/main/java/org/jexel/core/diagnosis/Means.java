@@ -70,11 +70,12 @@ final class Means {
 
   /**
    * Where readings lie in the mean: contacts and modules are worse than new more often than better,
-   * so that a band reaches farther to one side. What is left of a reading keeps as much of that.
+   * so that a band reaches farther to one side. What is left of a reading keeps as much of that; a
+   * word, and what is said instead of a figure, leans nowhere.
    */
   private static double leaning(Check check, double value) {
     double seen = seen(check, value);
-    if (!check.measure().words().isEmpty()) {
+    if (!check.measure().words().isEmpty() || NoFigure.of(check.measure(), value).isPresent()) {
       return seen;
     }
     double expected = seen(check, check.band().expected());

@@ -13,6 +13,7 @@ import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.rig.Rig;
 import org.junit.jupiter.api.Test;
 
@@ -64,6 +65,23 @@ class PredictionsTest {
 
   private static double spread(double deviation) {
     return deviation == 0 ? 1 : deviation;
+  }
+
+  /**
+   * A word that stands for a figure leans nowhere, as contacts that grow worse make figures lean.
+   */
+  @Test
+  void aFuseThatMustBlowIsPredictedToBlow() {
+    int bench = PREDICTIONS.predicted().place("bench.left");
+    Reading blown = Reading.first(CHECKS.get(bench), NoFigure.BLOWN.si());
+    assertThat(PREDICTIONS.predicted().singles())
+        .filteredOn(row -> row.means()[bench] > 100)
+        .isNotEmpty()
+        .allSatisfy(
+            row ->
+                assertThat(row.log(CHECKS.get(bench), bench, blown))
+                    .as(row.hypothesis().toString())
+                    .isGreaterThan(Math.log(0.99)));
   }
 
   /** Of a pair, each of its two alone is mended with it. */
