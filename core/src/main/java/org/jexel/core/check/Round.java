@@ -131,9 +131,16 @@ public record Round(List<Check> checks) {
     return inTurn(Check::black);
   }
 
+  /** Of the leads; a clamp that is taken among them says its place in its own line. */
   private String inTurn(Function<Check, String> lead) {
-    boolean one = checks.stream().map(lead).distinct().count() == 1;
-    return one ? lead.apply(first()) : "each in turn, as below";
+    List<Check> clamped = checks.stream().filter(c -> c.measure() == Measure.AMPS).toList();
+    List<String> leads =
+        checks.stream()
+            .filter(c -> clamped.size() == checks.size() || !clamped.contains(c))
+            .map(lead)
+            .distinct()
+            .toList();
+    return leads.size() == 1 ? leads.get(0) : "each in turn, as below";
   }
 
   /** Whether nothing is switched between its readings. */

@@ -186,6 +186,7 @@ class SheetLinesTest {
         .extracting(c -> c.probing().black())
         .containsOnly(read.get(0).probing().black());
     assertThat(all.id()).isEqualTo(walk);
+    assertThat(all.black()).as("where black stays").isNotEqualTo("each in turn, as below");
     assertThat(all.title()).startsWith(title);
     assertThat(all.inOneState()).isEqualTo(!state.startsWith("One circuit"));
     assertThat(all.state()).startsWith(state);
@@ -237,7 +238,7 @@ class SheetLinesTest {
       value = {
         "magnet.volts | Behind each braked wheel in turn: volts | each in turn, as below | 8",
         "magnet.amps | Behind each braked wheel in turn: what its magnet draws | clamp around the wire | 8",
-        "lever | At the connector, lever held full: volts and current | each in turn, as below | 4"
+        "lever | At the connector, lever held full: volts and current | pin 2, brake | 4"
       })
   void whileTheLeverIsHeldAllIsReadInTurn(String walk, String title, String red, double minutes) {
     List<Check> read = sheet(BRAKED).stream().filter(c -> c.walk().equals(walk)).toList();
