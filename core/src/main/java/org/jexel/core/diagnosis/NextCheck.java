@@ -117,9 +117,11 @@ final class NextCheck {
     return rounds.values();
   }
 
-  /** Nobody calls out to an empty cab: what has to be held there is a round of its own. */
+  /** Nobody calls out to an empty cab: one prop there holds for all that is read in its state. */
   private String trip(Check check) {
-    return alone && Alone.needsHelper(check) ? check.round() : check.walk();
+    return alone && Alone.needsHelper(check)
+        ? check.walk() + " " + check.probing().setup()
+        : check.walk();
   }
 
   /** The leading group and the first that this round tells from it. */

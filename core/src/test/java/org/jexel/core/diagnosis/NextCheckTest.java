@@ -6,13 +6,20 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Predicate;
+import org.jexel.core.Rigs;
 import org.jexel.core.check.Band;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.CheckId;
+import org.jexel.core.check.CheckSheet;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.HarnessPlanner;
+import org.jexel.core.harness.WireSize;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.rig.Rig;
 import org.junit.jupiter.api.Test;
 
 /** Four rows of a quarter each, or two of a half: one bit, two bits, worked by hand. */
@@ -139,6 +146,19 @@ class NextCheckTest {
     assertThat(next().orElseThrow().minutes())
         .as("one lamp, with a prop, and the walk")
         .isEqualTo(4.5);
+  }
+
+  @Test
+  void onePropHoldsTheLeverForEveryMagnet() {
+    Rig rig = Rigs.oneAxle();
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    CheckSheet.of(rig, harness, OptionalDouble.of(12.6)).stream()
+        .filter(check -> check.walk().equals("magnet.volts"))
+        .forEach(checks::add);
+    rows(new double[] {12, 12}, new double[] {0, 12}, new double[] {12, 0}, new double[] {0, 0});
+    alone = true;
+    assertThat(next().orElseThrow().checks()).hasSize(2).containsExactlyElementsOf(checks);
+    assertThat(next().orElseThrow().minutes()).as("8 at the wheels, and the prop").isEqualTo(12.5);
   }
 
   /** Of a driver's word about a third is left: 0.34 of one bit. */
