@@ -28,6 +28,9 @@ public record Diagnosis(
   /** The same of the place where it is mended: there a tool is picked up. */
   private static final double SURE_OF_PLACE = 0.95;
 
+  /** Soundness is the greater claim: a fault is seen, its absence never is. */
+  private static final double SOUND = 0.95;
+
   /**
    * @param check its id
    * @param value SI; for words their place in the measure's list
@@ -71,7 +74,7 @@ public record Diagnosis(
     /** Sure enough to pick up a tool: of what it is, and more so of where it is. */
     public boolean sure() {
       return leading().healthy()
-          ? earned && present > SURE
+          ? earned && present > SOUND
           : present > SURE && here > SURE_OF_PLACE;
     }
   }
