@@ -4,6 +4,7 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.boot.test.autoconfigure.web.servlet.AutoConfigureMockMvc;
 import org.springframework.boot.test.context.SpringBootTest;
 
@@ -14,7 +15,6 @@ import org.springframework.boot.test.context.SpringBootTest;
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = {
       "jexel.demo=true",
-      "jexel.simulated-dice=16",
       "jexel.data=${JEXEL_TEST_DATA:target/test-data}",
       // Each process of the tests has a database of its own (see the pom), and makes it.
       "spring.flyway.url=jdbc:mariadb://127.0.0.1:${JEXEL_DB_PORT:33306}/${JEXEL_DB:jexel}"
@@ -24,4 +24,5 @@ import org.springframework.boot.test.context.SpringBootTest;
       "logging.level.org.hibernate.engine.internal.StatisticalLoggingSessionEventListener=warn"
     })
 @AutoConfigureMockMvc
+@ExtendWith(SameChance.class)
 public @interface AppTest {}

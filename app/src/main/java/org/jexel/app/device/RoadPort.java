@@ -1,7 +1,6 @@
 package org.jexel.app.device;
 
 import java.util.List;
-import java.util.Random;
 import org.jexel.core.braking.Train;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
@@ -9,20 +8,17 @@ import org.jexel.core.rig.Rig;
 import org.jexel.core.road.GainScale;
 import org.jexel.core.road.SimulatedRoad;
 import org.jexel.core.road.StopTrial;
-import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Stands in for a road: it drives the job's rig, with whatever was hidden on it. */
 @Component
 public class RoadPort {
   private final SimulatedMeterPort hidden;
-  private final Random chance;
+  private final SimulatedChance chance;
 
-  RoadPort(
-      SimulatedMeterPort hidden, @Value("${jexel.simulated-dice:#{null}}") @Nullable Long dice) {
+  RoadPort(SimulatedMeterPort hidden, SimulatedChance chance) {
     this.hidden = hidden;
-    this.chance = dice == null ? new Random() : new Random(dice);
+    this.chance = chance;
   }
 
   /**

@@ -3,7 +3,6 @@ package org.jexel.app.device;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.PlugTester;
@@ -12,8 +11,6 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.rig.Rig;
-import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,18 +21,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class SimulatedMeterPort implements MeterPort, TesterPort {
   private final SimulatedRigRepository rigs;
   private final Clock clock;
-  private final Random noise;
+  private final SimulatedChance noise;
 
-  /**
-   * @param dice so that a demonstration can be repeated; by chance where it is not set
-   */
-  SimulatedMeterPort(
-      SimulatedRigRepository rigs,
-      Clock clock,
-      @Value("${jexel.simulated-dice:#{null}}") @Nullable Long dice) {
+  SimulatedMeterPort(SimulatedRigRepository rigs, Clock clock, SimulatedChance noise) {
     this.rigs = rigs;
     this.clock = clock;
-    this.noise = dice == null ? new Random() : new Random(dice);
+    this.noise = noise;
   }
 
   @Override
