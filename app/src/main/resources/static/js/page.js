@@ -14,15 +14,21 @@ document.addEventListener("click", (event) => {
   if (event.target.closest("[data-unfold]")) unfold();
 });
 
-/* Figures that are taken in one go: Enter goes to the next empty one, and records at the last. */
+/* What is taken in one go: Enter goes to the next that is empty or unsaid, and records at the last. */
 const figures = (form) => [...form.querySelectorAll("[data-figure]")];
 export const emptyFigure = (form) => figures(form).find((field) => !field.value);
+const isOpen = (entry) => (entry.matches("[data-figure]") ? !entry.value : !entry.querySelector(":checked"));
+const openEntry = (form) => {
+  const entry = [...form.querySelectorAll("[data-figure], [data-said]")].find(isOpen);
+  return entry?.querySelector("input") ?? entry;
+};
+const given = (field) => (field.type === "radio" ? field.checked : field.value);
 document.addEventListener("keydown", (event) => {
-  if (event.key !== "Enter" || !event.target.matches("[data-figure]")) return;
-  const empty = emptyFigure(event.target.form);
-  if (event.target.value && empty) {
+  if (event.key !== "Enter" || !event.target.matches("[data-figure], [data-said] input")) return;
+  const next = openEntry(event.target.form);
+  if (given(event.target) && next) {
     event.preventDefault();
-    empty.focus();
+    next.focus();
   }
 });
 

@@ -60,7 +60,12 @@ final class BenchLayer {
     point(SOCKET, "end", "Socket and connector", Group.SOCKET, Group.LOADED);
     point(drawbar, "start", "Brake circuit", Group.TRAILER, Group.CHARGE, Group.BREAKAWAY);
     point(axles, "middle", "Brakes under load", Group.BRAKES);
-    point(new double[] {rear - 0.2, 0}, room ? "start" : "end", "Seen and heard", Group.SEEN);
+    point(
+        new double[] {rear - 0.2, 0},
+        room ? "start" : "end",
+        "Lamps and wheels",
+        Group.SEEN,
+        Group.REAR_LAMPS);
     file.work()
         .bench()
         .check(looked.card())

@@ -109,6 +109,11 @@ public record CheckView(
     return typed;
   }
 
+  /** Whether a figure is read, and no word said. */
+  public boolean isFigure() {
+    return check.measure().words().isEmpty();
+  }
+
   /** Whether a reading of it stands. */
   public boolean isRead() {
     return newest() != null && !stale();

@@ -43,7 +43,12 @@ final class Noticed {
   private static boolean isNoticed(Check check) {
     return switch (check.group()) {
       case BRAKES -> !check.measure().words().isEmpty();
-      case SEEN -> check.measure() != Measure.GLOW || check.walk().equals(Round.LAMPS);
+      case SEEN ->
+          switch (check.measure()) {
+            case GLOW -> check.walk().equals(Round.LAMPS);
+            case KIND -> false;
+            default -> true;
+          };
       case WHEELS -> check.measure() == Measure.GRIPPING;
       default -> true;
     };

@@ -82,15 +82,17 @@ public record RoundView(Round round, List<CheckView> checks, Verdict verdict) {
 
   /** Lamps, as they are and while a hand moves what may be loose; of brakes each is said. */
   static boolean isSaidAtOnce(Check check) {
-    boolean seen = check.measure() == Measure.GLOW || check.measure() == Measure.MOVING;
-    return seen && check.function() != PinFunction.BRAKE;
+    return switch (check.measure()) {
+      case GLOW, KIND, MOVING -> check.function() != PinFunction.BRAKE;
+      default -> false;
+    };
   }
 
   /** What that one act says. */
   public String atOnceWords() {
-    boolean lit = round.first().measure() == Measure.GLOW;
+    boolean moved = round.first().measure() == Measure.MOVING;
     return (begun() ? "All the others " : "All ")
-        + (lit ? "as a sound rig shows" : "that I see stay steady");
+        + (moved ? "that I see stay steady" : "as a sound rig shows");
   }
 
   /** Whether a reading of each stands. */

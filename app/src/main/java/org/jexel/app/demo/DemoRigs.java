@@ -7,7 +7,8 @@ import java.util.Map;
 /** The six rigs of the valley. Everything here is made up. */
 final class DemoRigs {
   /** Lamps by eye, magnets by ear, wheels by hand. */
-  private static final List<String> EVERY_ROUND = List.of("look", "hums", "held", "turns", "wakes");
+  private static final List<String> EVERY_ROUND =
+      List.of("look", "kind", "rear", "hums", "held", "turns", "wakes");
 
   private DemoRigs() {}
 

@@ -132,12 +132,12 @@ class TowlineTest {
     assertThat(towline.draw(file, Station.HARNESS, Looked.at("")))
         .contains("BU brake", "nearest its limit");
     assertThat(towline.draw(file, Station.CAB, Looked.at(""))).contains("breaker 20 A");
-    assertThat(towline.draw(file, Station.BENCH, Looked.at(""))).contains("10 of 10, holds");
+    assertThat(towline.draw(file, Station.BENCH, Looked.at(""))).contains("13 of 13, holds");
     assertThat(towline.draw(file, Station.BREAKAWAY, Looked.at("")))
         .contains("cable 745 mm, may be 658 mm to 909 mm", "chains dashed");
     assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
     assertThat(towline.draw(file, Station.HANDOVER, Looked.at("")))
-        .contains("35 of 35 checks read");
+        .contains("36 of 36 checks read");
   }
 
   /** The arcs of the window stand about the cable's eye, to scale. */

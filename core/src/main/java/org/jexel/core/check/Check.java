@@ -144,7 +144,7 @@ public record Check(
       case MOVING -> probing.red().equals(Reach.LOOM.name()) ? round() : Round.DRAWBAR;
       case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : Round.TOGETHER;
       case GRIPPING, TURNING -> group == Group.BREAKAWAY ? Round.RAISED : round();
-      case VOLTS, AMPS, OHMS -> isReadInTurn() ? Round.inTurn(this) : round();
+      case VOLTS, AMPS, OHMS, STAMP -> isReadInTurn() ? Round.inTurn(this) : round();
       default -> round();
     };
   }
@@ -209,7 +209,7 @@ public record Check(
    */
   public boolean solved() {
     return switch (measure) {
-      case FUSE, WAKING, MOVING, COMING -> false;
+      case FUSE, WAKING, MOVING, COMING, KIND, STAMP -> false;
       case GLOW, TURNING, HUMMING, GRIPPING -> true;
       default -> measure.words().isEmpty();
     };

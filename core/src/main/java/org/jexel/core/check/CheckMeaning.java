@@ -32,6 +32,9 @@ final class CheckMeaning {
     if (check.group() == Check.Group.LOADED && check.measure() == Measure.AMPS) {
       return drawn(low, dead);
     }
+    if (check.measure() == Measure.STAMP || check.measure() == Measure.KIND) {
+      return "Fit what is listed, or enter what hangs there on the rig: every figure of this circuit leans on it.";
+    }
     return switch (check.group()) {
       case LOADED, BOX, REAR_LAMPS, AT_THE_LAMP ->
           dead

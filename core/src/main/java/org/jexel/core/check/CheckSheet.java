@@ -77,6 +77,7 @@ public final class CheckSheet {
     sheet.checks.addAll(BrakeChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(BreakawayChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(LoadedChecks.of(harness, sheet.maker));
+    sheet.checks.addAll(StampChecks.of(harness, sheet.maker));
     sheet.checks.addAll(TrailerAlone.of(rig.connector(), harness, sheet.maker));
     sheet.checks.addAll(SenseChecks.of(rig, harness, sheet.maker));
     sheet.checks.addAll(BreakawayChecks.after(rig, harness, sheet.maker));

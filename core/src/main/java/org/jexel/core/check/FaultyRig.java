@@ -55,6 +55,12 @@ public final class FaultyRig {
   private static final double COMES_AND_GOES = 2;
   private static final double BLOWS_AGAIN = 1.5;
 
+  /** Places of the words of {@link Measure#STAMP}. */
+  private static final double AS_LISTED = 0;
+
+  private static final double OTHER_WATTS = 1;
+  private static final double ANOTHER_KIND = 2;
+
   /** What an ohmmeter puts between its leads, Ω. */
   private static final double METER_OHMS = 1000;
 
@@ -167,6 +173,12 @@ public final class FaultyRig {
     if (probing.measure() == Measure.COMING) {
       return faults.stream().anyMatch(f -> f.kind() == Fault.Kind.LOOSE) ? COMES_AND_GOES : 0;
     }
+    if (probing.measure() == Measure.STAMP) {
+      return stamp(probing.red());
+    }
+    if (probing.measure() == Measure.KIND) {
+      return stamp(probing.red()) == ANOTHER_KIND ? 1 : 0;
+    }
     if (AtTheWheels.tells(probing.measure())) {
       return wheels().read(probing);
     }
@@ -230,6 +242,20 @@ public final class FaultyRig {
   private static boolean apart(Readout made, Readout broken, String load) {
     double amps = made.amps(load);
     return Math.abs(broken.amps(load) - amps) > Math.max(UNSEEN_AMPS, STEADY * Math.abs(amps));
+  }
+
+  private double stamp(String lamp) {
+    return faults.stream()
+        .filter(fault -> fault.part().equals(lamp))
+        .mapToDouble(
+            fault ->
+                switch (fault.kind()) {
+                  case DRAWS -> OTHER_WATTS;
+                  case OTHER_KIND -> ANOTHER_KIND;
+                  default -> AS_LISTED;
+                })
+        .max()
+        .orElse(AS_LISTED);
   }
 
   private boolean isOpen(String fuse) {

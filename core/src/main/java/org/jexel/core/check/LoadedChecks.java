@@ -10,7 +10,6 @@ import org.jexel.core.harness.Nodes;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
-import org.jexel.core.rig.LampRole;
 
 /**
  * Volts and amperes while everything is joined and draws its current: at the connector, at the
@@ -27,7 +26,7 @@ final class LoadedChecks {
   private static final double UNDER = 6;
 
   /** At the trailer's back, where nobody has to crawl; its lens off. */
-  private static final double AT_REAR = 4;
+  static final double AT_REAR = 4;
 
   private final Harness harness;
   private final CheckMaker maker;
@@ -182,6 +181,10 @@ final class LoadedChecks {
     }
   }
 
+  /**
+   * At the rear lamps each circuit ends: the drop limit is asked there, and what is lost on the way
+   * no eye sees and neither pin nor stud shows.
+   */
   private void lamp(Load load) {
     Setup setup = Setup.rig(word(load.function()));
     String state = held(word(load.function()));
@@ -189,14 +192,14 @@ final class LoadedChecks {
     volts(
         CheckId.of("lamp", load),
         "Across " + which,
-        isRear(load) ? Check.Group.REAR_LAMPS : Check.Group.AT_THE_LAMP,
+        load.isOfRearLamp() ? Check.Group.REAR_LAMPS : Check.Group.AT_THE_LAMP,
         load.function(),
         state,
         "At the lamp",
         setup,
         Lead.live(load),
         Lead.back(load),
-        isRear(load) ? AT_REAR : UNDER);
+        load.isOfRearLamp() ? AT_REAR : UNDER);
     volts(
         CheckId.of("return", load),
         "Return of " + which,
@@ -222,14 +225,6 @@ final class LoadedChecks {
                 "On the right volts a lamp of other watts, or of another kind, draws another current. What is stamped on a bulb tells the same.",
                 UNDER),
             new Probing(setup, Measure.AMPS, Nodes.wire(load.feed()), "")));
-  }
-
-  /**
-   * Where each circuit ends: the drop limit is asked there, and what is lost on the way no eye sees
-   * and neither pin nor stud shows.
-   */
-  private static boolean isRear(Load load) {
-    return load.spot().lamp().orElseThrow().role() == LampRole.COMBINED;
   }
 
   private void magnet(Load load) {

@@ -44,8 +44,8 @@ public record Probing(Setup setup, Measure measure, String red, String black) {
       case OHMS ->
           Math.min(OPEN, Math.abs(ofPart() ? network.ohms(red) : network.ohms(red, black)));
       case GLOW -> Lit.scale(network.brightness(red));
-      // What its rig draws, and what is loose on it, tells these: see FaultyRig.
-      case FUSE, MOVING, COMING -> 0;
+      // What its rig draws, and what is loose or wrong on it, tells these: see FaultyRig.
+      case FUSE, MOVING, COMING, KIND, STAMP -> 0;
       case WAKING -> network.volts(red, black) > AWAKE ? 1 : 0;
       case TURNING, HUMMING, GRIPPING -> works(network) ? 1 : 0;
       case ADJUSTING, LEANING, HEAT, PULLING -> IN_THE_MIDDLE;

@@ -36,6 +36,9 @@ public record Round(List<Check> checks) {
   /** To look at one lamp again, beside the others, min. */
   private static final double ONE_LAMP = 0.5;
 
+  /** To read one stamp more, the lens off, min. */
+  private static final double NEXT_STAMP = 0.25;
+
   /** For each further circuit, whether its lamps are looked at or its pin is read, min. */
   private static final double NEXT_CIRCUIT = 0.5;
 
@@ -85,7 +88,7 @@ public record Round(List<Check> checks) {
       return inOneState()
           ? first().state()
           : "One circuit after the other, as each line says; read it before the next.";
-    } else if (!isWalk()) {
+    } else if (!isWalk() || first().measure() == Measure.STAMP) {
       return first().state();
     } else if (first().measure() == Measure.MOVING) {
       return parts().stream()
@@ -131,16 +134,15 @@ public record Round(List<Check> checks) {
     return inTurn(Check::black);
   }
 
-  /** Of the leads; a clamp that is taken among them says its place in its own line. */
+  /** Of the leads; a clamp or an eye among them says its place in its own line. */
   private String inTurn(Function<Check, String> lead) {
-    List<Check> clamped = checks.stream().filter(c -> c.measure() == Measure.AMPS).toList();
-    List<String> leads =
-        checks.stream()
-            .filter(c -> clamped.size() == checks.size() || !clamped.contains(c))
-            .map(lead)
-            .distinct()
-            .toList();
+    List<Check> led = checks.stream().filter(Round::hasLeads).toList();
+    List<String> leads = (led.isEmpty() ? checks : led).stream().map(lead).distinct().toList();
     return leads.size() == 1 ? leads.get(0) : "each in turn, as below";
+  }
+
+  private static boolean hasLeads(Check check) {
+    return check.measure() == Measure.VOLTS || check.measure() == Measure.OHMS;
   }
 
   /** Whether nothing is switched between its readings. */
@@ -156,9 +158,9 @@ public record Round(List<Check> checks) {
     return checks.get(0);
   }
 
-  /** Whether words are said, not figures read. */
+  /** Whether nothing but words is said, and no figure read. */
   public boolean words() {
-    return !first().measure().words().isEmpty();
+    return checks.stream().noneMatch(check -> check.measure().words().isEmpty());
   }
 
   /** What is done, in a few words. */
@@ -176,6 +178,8 @@ public record Round(List<Check> checks) {
                   : "Look round, one lamp circuit after the other"
               : "Look round: " + LoadedChecks.holding(first().probing().setup().state().on());
       case TURNING -> "Turn each braked wheel by hand";
+      case KIND -> "Look at the lamps: bulb or diode, as listed";
+      case STAMP -> (isWalk() ? "Each rear lamp" : rearLamp()) + ", lens off: what is stamped";
       case FUSE -> "Look at the fuses of the socket";
       case WAKING -> first().title();
       case HUMMING -> "Listen at the brakes";
@@ -213,7 +217,8 @@ public record Round(List<Check> checks) {
       case LOADED -> "Connector, plug in: each circuit in turn";
       case BOX, CHARGE -> "Box, plug in: volts of each stud in turn";
       case REAR_LAMPS ->
-          (isWalk() ? "Each rear lamp" : rearLamp()) + ", lit: volts across each part in turn";
+          (isWalk() ? "Each rear lamp" : rearLamp())
+              + ", lens off: volts across each part, and its stamp";
       case BRAKES -> "At the connector, lever held full: volts and current in turn";
       case AT_THE_LAMP ->
           first().measure() == Measure.AMPS
@@ -235,8 +240,12 @@ public record Round(List<Check> checks) {
       return ONE_LAMP;
     }
     int rounds = parts().size();
-    int more = words() ? 0 : checks.size() - rounds;
-    return first().minutes() + (rounds - 1) * nextRound() + more * NEXT_CIRCUIT;
+    long figures = checks.stream().filter(check -> check.measure().words().isEmpty()).count();
+    long stamps = checks.stream().filter(check -> check.measure() == Measure.STAMP).count();
+    return first().minutes()
+        + (rounds - 1) * nextRound()
+        + Math.max(0, figures - rounds) * NEXT_CIRCUIT
+        + stamps * NEXT_STAMP;
   }
 
   private double nextRound() {

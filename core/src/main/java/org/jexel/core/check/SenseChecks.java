@@ -10,7 +10,6 @@ import org.jexel.core.network.LampPins;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.LampFeed;
-import org.jexel.core.rig.LampRole;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
@@ -48,6 +47,7 @@ final class SenseChecks {
     SenseChecks senses = new SenseChecks(feed, harness, maker);
     senses.fuses();
     senses.lamps();
+    senses.kinds();
     senses.brakes();
     return senses.checks;
   }
@@ -94,6 +94,29 @@ final class SenseChecks {
     }
   }
 
+  /** The rear lamps tell it by their stamps. */
+  private void kinds() {
+    for (Load load : harness.loads()) {
+      if (load.lamp() && !load.isOfRearLamp()) {
+        String listed = load.kind() == Load.Kind.LED ? "a diode lamp" : "a bulb";
+        checks.add(
+            maker.make(
+                new CheckMaker.Words(
+                    CheckId.of("kind", load),
+                    "Kind: %s, listed as %s".formatted(load.label(), listed),
+                    Check.Group.SEEN,
+                    load.function(),
+                    LoadedChecks.held(StateWord.TAIL),
+                    WALK,
+                    "your eye",
+                    NO_LEAD,
+                    "A diode lamp shows points and is there at once, a bulb glows up. Among many small lamps no meter tells one that was changed.",
+                    ROUND),
+                new Probing(Setup.rig(StateWord.TAIL), Measure.KIND, load.name(), "")));
+      }
+    }
+  }
+
   /** They hang on the same circuits and are passed on the same walk. */
   private void ownLamps(StateWord word) {
     PinFunction function = PinFunction.valueOf(word.name());
@@ -117,9 +140,10 @@ final class SenseChecks {
    * With one circuit on, all that it feeds; and always the rear lamps, where returns are shared.
    */
   private static boolean told(Load load, StateWord... state) {
-    boolean rear = load.spot().lamp().orElseThrow().role() == LampRole.COMBINED;
     boolean marked = state.length == 1 && state[0] == StateWord.TAIL;
-    return rear || marked || state.length == 1 && state[0] == LoadedChecks.word(load.function());
+    return load.isOfRearLamp()
+        || marked
+        || state.length == 1 && state[0] == LoadedChecks.word(load.function());
   }
 
   private void look(Load load, StateWord... state) {

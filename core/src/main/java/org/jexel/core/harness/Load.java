@@ -2,6 +2,7 @@ package org.jexel.core.harness;
 
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.quantity.Provenance;
+import org.jexel.core.rig.LampRole;
 
 /**
  * Something that draws current on the trailer.
@@ -42,6 +43,11 @@ public record Load(
   /** Whether it gives light. */
   public boolean lamp() {
     return kind == Kind.FILAMENT || kind == Kind.LED;
+  }
+
+  /** Whether it is a part of a rear lamp: that of tail, stop or turn. */
+  public boolean isOfRearLamp() {
+    return spot.lamp().filter(lamp -> lamp.role() == LampRole.COMBINED).isPresent();
   }
 
   /** What a load is; each kind has its own tolerance. */

@@ -62,6 +62,10 @@ public enum Measure {
   FUSE("sound", "blown", "blows again"),
   /** What the eye says of a lamp: its place in the list. */
   GLOW("dark", "glimmers", "dim", "bright"),
+  /** Whether a lamp looks like the bulb, or the diode lamp, that is listed. */
+  KIND("as listed", "other kind"),
+  /** What a lamp is by its stamp, against the list. */
+  STAMP("as listed", "other watts", "other kind"),
   /** What the hand says of a wheel that is off the ground. */
   TURNING("turns freely", "drags"),
   /** What lamps and brakes do while a hand moves what may be loose. */
@@ -167,7 +171,7 @@ public enum Measure {
   public enum Look {
     /** One of many, on a walk or by ear. */
     IN_PASSING,
-    /** A wheel in one's hands. */
+    /** A wheel in one's hands, a lens in front of one's eyes. */
     IN_HAND,
     /** One part by itself. */
     CLOSE
@@ -175,8 +179,8 @@ public enum Measure {
 
   public Look look() {
     return switch (this) {
-      case TURNING, GRIPPING -> Look.IN_HAND;
-      case ADJUSTING, PLAY, TYRE, LEANING, LININGS, MAGNET_FACE, LEVER, PRESSING, PULLING ->
+      case KIND, TURNING, GRIPPING -> Look.IN_HAND;
+      case STAMP, ADJUSTING, PLAY, TYRE, LEANING, LININGS, MAGNET_FACE, LEVER, PRESSING, PULLING ->
           Look.CLOSE;
       default -> Look.IN_PASSING;
     };

@@ -69,6 +69,7 @@ class CheckSheetTest {
             "look.tail+left",
             "look.tail+right",
             "look.tail+stop",
+            "kind",
             "rear.rear_left",
             "rear.rear_right");
   }

@@ -67,6 +67,9 @@ class SheetLinesTest {
                 Map.entry("lamp", 11L),
                 Map.entry("draws", 11L),
                 Map.entry("return", 11L),
+                // Tail and turn at each rear lamp; the seven others by their looks.
+                Map.entry("stamp", 4L),
+                Map.entry("kind", 7L),
                 // Eleven by tail; the four rear ones in each of five other states.
                 Map.entry("look", 34L)));
   }
@@ -161,6 +164,7 @@ class SheetLinesTest {
     assertThat(together.minutes()).isEqualTo(2.5);
     assertThat(sheet(BRAKED))
         .filteredOn(c -> c.measure() != Measure.GLOW && c.measure() != Measure.MOVING)
+        .filteredOn(c -> c.measure() != Measure.STAMP)
         .filteredOn(c -> !c.measure().words().isEmpty() && c.group() != Check.Group.BREAKAWAY)
         .allMatch(c -> c.walk().equals(c.round()));
   }
@@ -203,15 +207,20 @@ class SheetLinesTest {
         sheet(BRAKED).stream().filter(c -> c.round().equals("rear.rear_left")).toList();
     assertThat(rear)
         .extracting(Check::id)
-        .containsExactly("lamp.lamp_tail_rear_left", "lamp.lamp_left_rear_left");
+        .containsExactly(
+            "lamp.lamp_tail_rear_left",
+            "lamp.lamp_left_rear_left",
+            "stamp.lamp_tail_rear_left",
+            "stamp.lamp_left_rear_left");
     Round left = new Round(rear);
     assertThat(left.id()).isEqualTo("rear.rear_left");
     assertThat(left.parts()).containsExactly(left);
-    assertThat(left.title()).isEqualTo("Rear lamp, left, lit: volts across each part in turn");
+    assertThat(left.title())
+        .isEqualTo("Rear lamp, left, lens off: volts across each part, and its stamp");
     assertThat(left.state()).startsWith("One circuit after the other");
     assertThat(left.red()).isEqualTo("each in turn, as below");
     assertThat(left.black()).isEqualTo("Rear lamp, left: its return terminal");
-    assertThat(left.minutes()).isEqualTo(4.5);
+    assertThat(left.minutes()).isEqualTo(5);
     assertThat(left.isOneFigure()).isFalse();
     Round both = new Round(sheet(BRAKED).stream().filter(c -> c.walk().equals("rear")).toList());
     assertThat(both.parts())
@@ -219,13 +228,24 @@ class SheetLinesTest {
         .containsExactly("rear.rear_left", "rear.rear_right");
     assertThat(both.checks())
         .extracting(Check::round)
-        .containsExactly("rear.rear_left", "rear.rear_left", "rear.rear_right", "rear.rear_right");
-    assertThat(both.title()).isEqualTo("Each rear lamp, lit: volts across each part in turn");
-    assertThat(both.minutes()).isEqualTo(8);
+        .startsWith("rear.rear_left", "rear.rear_left", "rear.rear_left", "rear.rear_left")
+        .filteredOn("rear.rear_right"::equals)
+        .hasSize(4);
+    assertThat(both.title())
+        .isEqualTo("Each rear lamp, lens off: volts across each part, and its stamp");
+    assertThat(both.minutes()).isEqualTo(9);
     Round again = new Round(rear.subList(1, 2));
     assertThat(again.id()).isEqualTo("lamp.lamp_left_rear_left");
     assertThat(again.state()).isEqualTo(rear.get(1).state());
     assertThat(again.isOneFigure()).isTrue();
+    Round stamps = new Round(rear.subList(2, 4));
+    assertThat(stamps.words()).isTrue();
+    assertThat(stamps.title()).isEqualTo("Rear lamp, left, lens off: what is stamped");
+    assertThat(stamps.state()).startsWith("Lens off");
+    assertThat(stamps.minutes()).isEqualTo(4.5);
+    Round mixed = new Round(List.of(rear.get(2), rear.get(1)));
+    assertThat(mixed.words()).as("a figure among them").isFalse();
+    assertThat(mixed.red()).isEqualTo(rear.get(1).red());
   }
 
   /**

@@ -138,6 +138,9 @@ record Mischief(
     if (lamp == null) {
       return null;
     }
+    if (dice.nextInt(4) == 0) {
+      return otherKind(whole, lamp, dice);
+    }
     double factor = dice.nextBoolean() ? 1e-9 : dice.nextBoolean() ? 0.5 : 2;
     return new Mischief(
         Kind.LAMP,
@@ -145,6 +148,17 @@ record Mischief(
         Set.of(),
         "%s draws %.1f times".formatted(lamp, factor),
         net -> net.draws(lamp, factor));
+  }
+
+  private static Mischief otherKind(Netlist whole, String lamp, Random dice) {
+    boolean bulb = Netlist.isDiodes(whole.card('b', lamp).orElseThrow());
+    double amps = bulb ? log(0.3, 2.1, dice) : log(0.04, 0.3, dice);
+    return new Mischief(
+        Kind.LAMP,
+        Set.of(lamp),
+        Set.of(),
+        "%s is %s of %.2f A".formatted(lamp, bulb ? "a bulb" : "of diodes", amps),
+        net -> net.otherKind(lamp, amps));
   }
 
   private static Mischief magnet(Netlist whole, Random dice) {

@@ -88,6 +88,26 @@ final class Netlist {
         p -> new String[] {p[0], p[1], p[2], "i=" + n(factor) + "*(" + p[3].substring(2) + ")"});
   }
 
+  /** Whether a lamp's law is that of diodes: nothing below some volts, no more above others. */
+  static boolean isDiodes(String[] lamp) {
+    return lamp[3].contains("min(max(");
+  }
+
+  /** A lamp of the other kind in its socket, by laws of the judge's own. */
+  Netlist otherKind(String name, double amps) {
+    return with(
+        'b',
+        name,
+        p -> {
+          String v = "v(%s,%s)".formatted(p[1], p[2]);
+          String law =
+              isDiodes(p)
+                  ? "%s*%s/12.8*(0.01+(%s/12.8)^2)^(-0.225)".formatted(n(amps), v, v)
+                  : "%s*min(max((%s-6.5)/4,0),1)".formatted(n(amps), v);
+          return new String[] {p[0], p[1], p[2], "i=" + law};
+        });
+  }
+
   /** Two resistors whose far ends have changed places. */
   Netlist exchanged(String one, String two) {
     Optional<String[]> first = card('r', one);

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -19,8 +20,6 @@ import org.jexel.core.check.Setup;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.Load;
-import org.jexel.core.network.Element;
-import org.jexel.core.network.Filament;
 import org.jexel.core.network.Fuse;
 import org.jexel.core.network.Led;
 import org.jexel.core.network.Network;
@@ -229,6 +228,8 @@ final class Yard {
       case AMPS -> clamp(setup, at.red());
       case OHMS -> at.black().isEmpty() ? ohmsOf(setup, at.red()) : ohms(setup, at);
       case GLOW -> eye(light(setup, at.red()));
+      case STAMP -> isOtherKind(setup, at.red()) ? 2 : stamp(setup, at.red());
+      case KIND -> isOtherKind(setup, at.red()) ? 1 : 0;
       case COMING -> broken == null ? 0 : 2;
       case MOVING -> broken != null && reach().equals(at.red()) && goesOut(check) ? 1 : 0;
       case WAKING -> metered(setup, at.red(), at.black()) > 1 ? 1 : 0;
@@ -332,20 +333,35 @@ final class Yard {
     if (card == null) {
       return 0;
     }
-    double watts = 1;
-    Matcher factor = FACTOR.matcher(card[3]);
-    while (factor.find()) {
-      watts *= Double.parseDouble(factor.group(1));
-    }
+    double watts = watts(card);
     double volts = volts(setup, card[1], card[2]);
-    Element law = networks.get(setup).element(lamp);
-    if (law instanceof Filament f) {
-      return watts * Math.pow(Math.abs(volts) / f.volts(), 3.4);
-    } else if (law instanceof Led) {
+    if (Netlist.isDiodes(card)) {
       double u = Math.max(0, Math.min(1, (volts - 7) / 3.5));
       return watts * u * u * (3 - 2 * u);
     }
-    return 0;
+    return watts * Math.pow(Math.abs(volts) / 12.8, 3.4);
+  }
+
+  /** As a share of what it is listed with. */
+  private static double watts(String[] lamp) {
+    double watts = 1;
+    Matcher factor = FACTOR.matcher(lamp[3]);
+    while (factor.find()) {
+      watts *= Double.parseDouble(factor.group(1));
+    }
+    return watts;
+  }
+
+  /** Stamps go by steps of a third and more, and are still read where the wire is burnt. */
+  private double stamp(Setup setup, String lamp) {
+    double watts = deck(setup).card('b', lamp).map(Yard::watts).orElse(1.0);
+    return watts > 1e-6 && Math.abs(Math.log(watts)) > Math.log(4 / 3.0) ? 1 : 0;
+  }
+
+  private boolean isOtherKind(Setup setup, String lamp) {
+    Optional<String[]> hangs = deck(setup).card('b', lamp);
+    boolean listedDiodes = networks.get(setup).element(lamp) instanceof Led;
+    return hangs.isPresent() && Netlist.isDiodes(hangs.get()) != listedDiodes;
   }
 
   private static double eye(double light) {

@@ -1,0 +1,49 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.LampLoad;
+import org.jexel.core.harness.Load;
+import org.jexel.core.network.StateWord;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
+
+/**
+ * What is stamped on the bulbs of the rear lamps, or on the housing of a diode lamp, read while the
+ * lens is off for the volts: where the volts are right, nothing else tells a lamp of other watts as
+ * cheaply.
+ */
+final class StampChecks {
+  private StampChecks() {}
+
+  static List<Check> of(Harness harness, CheckMaker maker) {
+    List<Check> checks = new ArrayList<>();
+    for (Load load : harness.loads()) {
+      if (load.isOfRearLamp()) {
+        checks.add(stamp(load, maker));
+      }
+    }
+    return checks;
+  }
+
+  private static Check stamp(Load load, CheckMaker maker) {
+    return maker.make(
+        new CheckMaker.Words(
+            CheckId.of("stamp", load),
+            Phrase.of(
+                "Stamp: %s, %s, listed %s W",
+                load.label(),
+                load.function().lit(),
+                Math.round(load.amps() * LampLoad.NOMINAL_VOLTS)),
+            Check.Group.REAR_LAMPS,
+            load.function(),
+            "Lens off; mind the hot bulb.",
+            "At the lamp",
+            "your eye",
+            "–",
+            "A lamp of other watts, or of the other kind, can stand on the right volts and glow much like its like: its stamp says what it is.",
+            LoadedChecks.AT_REAR),
+        new Probing(Setup.rig(StateWord.TAIL), Measure.STAMP, load.name(), ""));
+  }
+}

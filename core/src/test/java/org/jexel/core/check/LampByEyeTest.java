@@ -1,0 +1,94 @@
+package org.jexel.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jexel.core.Rigs;
+import org.jexel.core.bench.Stand;
+import org.jexel.core.diagnosis.Diagnosis;
+import org.jexel.core.diagnosis.Predictions;
+import org.jexel.core.harness.Harness;
+import org.jexel.core.network.Fault;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.Rig;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What a lamp is, by its stamp or through its lens, where volts and light say that all is well. */
+class LampByEyeTest {
+  private static final Rig RIG = Rigs.unbraked();
+  private static final Harness HARNESS = Stand.harness(RIG);
+  private static final List<Check> CHECKS = CheckSheet.of(RIG, HARNESS, OptionalDouble.of(12.6));
+
+  private static Check check(String id) {
+    return CHECKS.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static String word(String check, String faults) {
+    double place = FaultyRig.of(RIG, HARNESS, Fault.parse(faults)).read(check(check));
+    return check(check).measure().text(place, UnitSystem.METRIC);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "'', as listed",
+    "open:lamp_tail_rear_left, as listed",
+    "ohms:wire_cord_tail:3, as listed",
+    "draws:lamp_tail_rear_left:0.5, other watts",
+    "draws:lamp_tail_rear_left:2, other watts",
+    "draws:lamp_tail_rear_right:2, as listed",
+    "draws:lamp_left_rear_left:2, as listed",
+    "other_kind:lamp_tail_rear_left:0.05, other kind"
+  })
+  void theStampSaysWhatItIsWhateverItsVolts(String fault, String word) {
+    assertThat(word("stamp.lamp_tail_rear_left", fault)).isEqualTo(word);
+  }
+
+  /** Which of two bulbs has the more watts is not to be seen from outside. */
+  @ParameterizedTest
+  @CsvSource({
+    "'', as listed",
+    "draws:lamp_tail_plate:2, as listed",
+    "other_kind:lamp_tail_front_left:0.06, as listed",
+    "other_kind:lamp_tail_plate:0.06, other kind"
+  })
+  void throughItsLensASmallLampShowsItsKind(String fault, String word) {
+    assertThat(word("kind.lamp_tail_plate", fault)).isEqualTo(word);
+  }
+
+  /** Every lamp is told once: at the rear by its stamps, elsewhere through its lens. */
+  @Test
+  void eachLampOfTheTrailerIsToldOnceAndProves() {
+    assertThat(CHECKS)
+        .filteredOn(c -> c.measure() == Measure.STAMP || c.measure() == Measure.KIND)
+        .allMatch(Check::proves)
+        .extracting(c -> c.key().part())
+        .containsExactlyInAnyOrderElementsOf(
+            HARNESS.loads().stream().filter(load -> load.lamp()).map(load -> load.name()).toList());
+    assertThat(check("stamp.lamp_tail_rear_left").title()).endsWith("tail, listed 8 W");
+    assertThat(check("kind.lamp_tail_plate").title()).endsWith("listed as a bulb");
+  }
+
+  /** With every volt in its band and every lamp lit, the word says what is wrong, and where. */
+  @ParameterizedTest
+  @CsvSource({
+    "draws:lamp_tail_rear_left:2, stamp.lamp_tail_rear_left, 'Wrong lamp: Rear lamp, left, tail', true",
+    "other_kind:lamp_tail_plate:0.06, kind.lamp_tail_plate, 'A lamp of the other kind: Plate lamp', false"
+  })
+  void whatTheEyeSaysNamesTheLamp(String fault, String check, String words, boolean sure) {
+    FaultyRig rig = FaultyRig.of(RIG, HARNESS, Fault.parse(fault));
+    List<String> read = List.of("supply.battery", "loaded.tail", "clamp.tail", check);
+    List<Diagnosis.Seen> seen =
+        CHECKS.stream()
+            .filter(c -> c.round().equals("look.tail") || read.contains(c.id()))
+            .map(c -> new Diagnosis.Seen(c.id(), rig.read(c)))
+            .toList();
+    Diagnosis found = Diagnosis.of(Predictions.of(RIG, HARNESS, CHECKS), seen);
+    Diagnosis.Group first = found.groups().get(0);
+    assertThat(first.leading().words(UnitSystem.METRIC)).startsWith(words);
+    assertThat(first.sure()).as("a stamp is read from near").isEqualTo(sure);
+  }
+}
