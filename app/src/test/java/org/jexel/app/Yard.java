@@ -12,7 +12,8 @@ import org.openqa.selenium.support.ui.Select;
  * keys alone, and counts each act: a page that is opened, a field that is filled, a press.
  */
 final class Yard {
-  private static final List<String> SOUND = List.of("hums", "turns freely", "stands", "wakes");
+  private static final List<String> SOUND =
+      List.of("hums", "turns freely", "stands", "wakes", "as listed");
 
   private final Browser browser;
   private int acts;
@@ -190,8 +191,12 @@ final class Yard {
 
   /** Brakes, wheels and the controller begin empty: each is said; what is read in turn is read. */
   void sound() {
-    browser.driver().findElements(By.cssSelector(".card-row.open .word")).forEach(this::sound);
-    browser.driver().findElements(By.cssSelector(".card-row.open .read")).forEach(this::figure);
+    onTheCard(".word, .words").forEach(this::sound);
+    onTheCard(".read:has([data-figure])").forEach(this::figure);
+  }
+
+  private List<WebElement> onTheCard(String css) {
+    return browser.driver().findElements(By.cssSelector(".card-row.open :is(%s)".formatted(css)));
   }
 
   /** The middle of what is expected. */

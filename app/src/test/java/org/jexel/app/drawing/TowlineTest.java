@@ -132,7 +132,8 @@ class TowlineTest {
     assertThat(towline.draw(file, Station.HARNESS, Looked.at("")))
         .contains("BU brake", "nearest its limit");
     assertThat(towline.draw(file, Station.CAB, Looked.at(""))).contains("breaker 20 A");
-    assertThat(towline.draw(file, Station.BENCH, Looked.at(""))).contains("13 of 13, holds");
+    assertThat(towline.draw(file, Station.BENCH, Looked.at("")))
+        .contains("Lamps and wheels, 10 of 10, holds");
     assertThat(towline.draw(file, Station.BREAKAWAY, Looked.at("")))
         .contains("cable 745 mm, may be 658 mm to 909 mm", "chains dashed");
     assertThat(towline.draw(file, Station.ROAD, Looked.at(""))).contains("last stop: gain 6");
