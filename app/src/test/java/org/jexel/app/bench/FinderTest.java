@@ -98,7 +98,11 @@ class FinderTest {
   void aRoundIsRecordedWordByWordAndTheNextCheckFollows() throws Exception {
     String ref = electrician.newJob("Round", "ELECTRIC", "1");
     String page = electrician.page("/jobs/" + ref + "/bench?card=finder&start=look.tail");
-    assertThat(page).contains("Record the round").contains("What was noticed?");
+    assertThat(page)
+        .contains("Record the round")
+        .contains("What was noticed?")
+        .as("nobody comes with a stamp")
+        .doesNotContain("Nothing on one pin. Kind", "Nothing on one pin. Stamp");
     Map<String, String> words = new HashMap<>();
     java.util.regex.Matcher names =
         java.util.regex.Pattern.compile("name=\"(word\\.[^\"]+)\" value=\"bright\"").matcher(page);
