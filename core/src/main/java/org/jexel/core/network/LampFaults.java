@@ -9,7 +9,6 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.FramePoint;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Span;
@@ -19,10 +18,7 @@ import org.jexel.core.network.FaultFamily.OfLamp;
 import org.jexel.core.network.FaultFamily.OfVehicle;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
-import org.jexel.core.quantity.Must;
 import org.jexel.core.rig.BrakeFeed;
-import org.jexel.core.rig.Lamp;
-import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 
@@ -30,6 +26,12 @@ import org.jexel.core.rig.RigField;
 final class LampFaults {
   /** A lamp of half the watts, or twice. */
   private static final double[] WRONG_WATTS = {0.5, 2};
+
+  /** Bulbs of the trade that fit in each other's sockets: 5, 10 and 21 W. */
+  private static final double[] BULBS_AMPS = {0.35, 0.8, 1.7};
+
+  /** Diode lamps, from a marker's to a stop lamp's. */
+  private static final double[] DIODES_AMPS = {0.05, 0.12, 0.25};
 
   /** Of the vehicle's own tail lamps one in six, or half of them. */
   private static final double[] SOME_OUT = {5.0 / 6, 0.5};
@@ -79,21 +81,13 @@ final class LampFaults {
             load.name(),
             WRONG_WATTS,
             new FaultFamily(Trouble.WRONG_LAMP, OfLamp.of(load)));
-        list.add(
-            Fault.of(Fault.Kind.OTHER_KIND, load.name(), amps(load)),
-            Trouble.OTHER_KIND_OF_LAMP,
-            OfLamp.of(load));
+        list.graded(
+            Fault.Kind.OTHER_KIND,
+            load.name(),
+            load.kind() == Load.Kind.LED ? BULBS_AMPS : DIODES_AMPS,
+            new FaultFamily(Trouble.OTHER_KIND_OF_LAMP, OfLamp.of(load)));
       }
     }
-  }
-
-  /** What a lamp of the other kind draws there, A. */
-  private double amps(Load load) {
-    Lamp lamp = load.spot().lamp().orElseThrow();
-    LampTechnology other =
-        load.kind() == Load.Kind.LED ? LampTechnology.FILAMENT : LampTechnology.LED;
-    return Must.have(
-        LampLoad.amps(lamp.with(lamp.state(), other), rig.connector()), load.function());
   }
 
   /** Two feeds that end in one lamp. */

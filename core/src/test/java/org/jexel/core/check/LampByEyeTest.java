@@ -6,16 +6,19 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.jexel.core.Rigs;
 import org.jexel.core.bench.Stand;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
 import org.jexel.core.diagnosis.Predictions;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What a lamp is, by its stamp or through its lens, where volts and light say that all is well. */
 class LampByEyeTest {
@@ -90,5 +93,30 @@ class LampByEyeTest {
     Diagnosis.Group first = found.groups().get(0);
     assertThat(first.leading().words(UnitSystem.METRIC)).startsWith(words);
     assertThat(first.sure()).as("a stamp is read from near").isEqualTo(sure);
+  }
+
+  /** Five watts and twenty-one go into one socket: whatever it draws, it is of the other kind. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.31, 0.6, 1.1, 1.7})
+  void aBulbInADiodeLampsPlaceIsFoundWhateverItDraws(double amps) {
+    Rig diodes =
+        new Rig(
+            RIG.sheet(),
+            RIG.lamps().stream().map(l -> l.with(l.state(), LampTechnology.LED)).toList(),
+            List.of());
+    Harness harness = Stand.harness(diodes);
+    List<Check> checks = CheckSheet.of(diodes, harness, OptionalDouble.of(12.6));
+    Fault bulb = Fault.of(Fault.Kind.OTHER_KIND, "lamp_tail_plate", amps);
+    FaultyRig rig = FaultyRig.of(diodes, harness, List.of(bulb));
+    List<Diagnosis.Seen> seen =
+        checks.stream()
+            .filter(c -> c.function() == PinFunction.TAIL && c.proves())
+            .map(c -> new Diagnosis.Seen(c.id(), rig.read(c)))
+            .toList();
+    Diagnosis found = Diagnosis.of(Predictions.of(diodes, harness, checks), seen);
+    Diagnosis.Group first = found.groups().get(0);
+    assertThat(first.leading().words(UnitSystem.METRIC))
+        .startsWith("A lamp of the other kind: Plate lamp");
+    assertThat(found.fits()).isTrue();
   }
 }
