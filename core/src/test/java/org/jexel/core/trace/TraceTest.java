@@ -163,7 +163,10 @@ class TraceTest {
     assertThat(points.stream().mapToDouble(Thinned.Point::seconds).toArray()).isSorted();
   }
 
-  /** Against every pair, squares summed one by one. */
+  /**
+   * Against every pair, squares summed one by one. The noise is a fifteenth of the step: no value
+   * lies nearer to the other side by chance.
+   */
   @Property(tries = 60)
   void theChangePointsAreTheBestPair(@ForAll long seed) {
     Random dice = new Random(seed);
@@ -171,7 +174,7 @@ class TraceTest {
     int from = 3 + dice.nextInt(8);
     int to = from + 2 + dice.nextInt(10);
     for (int i = 0; i < values.length; i++) {
-      values[i] = (i >= from && i <= to ? 3 : 0) + 0.4 * dice.nextGaussian();
+      values[i] = (i >= from && i <= to ? 3 : 0) + 0.2 * dice.nextGaussian();
     }
     int[] found = BrakePhase.changes(values);
     double least = Double.POSITIVE_INFINITY;
