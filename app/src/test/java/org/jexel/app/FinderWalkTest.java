@@ -188,7 +188,7 @@ class FinderWalkTest {
     browser.at("button[data-next]").sendKeys(Keys.ENTER);
     browser.await("recorded", () -> !browser.has("#card-stamp-lamp_left_rear_left"));
     browser.open("/jobs/" + ref + "/bench?card=stamp.lamp_tail_rear_left");
-    assertThat(browser.text(".chain")).contains("as listed", "stands");
+    assertThat(browser.text(".chain")).contains("these watts", "stands");
     assertThat(browser.complaints()).isEmpty();
   }
 

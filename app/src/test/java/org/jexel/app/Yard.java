@@ -13,7 +13,7 @@ import org.openqa.selenium.support.ui.Select;
  */
 final class Yard {
   private static final List<String> SOUND =
-      List.of("hums", "turns freely", "stands", "wakes", "as listed");
+      List.of("hums", "turns freely", "stands", "wakes", "these watts");
 
   private final Browser browser;
   private int acts;

@@ -6,6 +6,7 @@ import org.jexel.core.network.LampPins;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
+import org.jexel.core.quantity.UnitSystem;
 
 /** What a failed reading points at. */
 final class CheckMeaning {
@@ -33,7 +34,7 @@ final class CheckMeaning {
       return drawn(low, dead);
     }
     if (check.measure() == Measure.STAMP || check.measure() == Measure.KIND) {
-      return "Fit what is listed, or enter what hangs there on the rig: every figure of this circuit leans on it.";
+      return lamp(check.measure().number(reading, UnitSystem.METRIC));
     }
     return switch (check.group()) {
       case LOADED, BOX, REAR_LAMPS, AT_THE_LAMP ->
@@ -94,6 +95,13 @@ final class CheckMeaning {
                   : "More than computed: there may be no isolating diode, or the battery takes no charge.";
       case BRAKES -> brakes(check, low, dead);
     };
+  }
+
+  /** The kind of a lamp can be entered; its watts are assumed. */
+  private static String lamp(String word) {
+    return word.equals(Measure.KIND.words().get(1))
+        ? "Fit the kind that is listed, or enter the other kind on the rig: every figure of this circuit leans on it."
+        : "Its watts were assumed, not entered. If this lamp belongs there it is no fault, and the bands of this circuit are those of another lamp.";
   }
 
   /** What the trailer draws from one pin, by whatever it is fed. */

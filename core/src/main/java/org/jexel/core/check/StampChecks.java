@@ -8,11 +8,12 @@ import org.jexel.core.harness.Load;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.UnitSystem;
 
 /**
  * What is stamped on the bulbs of the rear lamps, or on the housing of a diode lamp, read while the
  * lens is off for the volts: where the volts are right, nothing else tells a lamp of other watts as
- * cheaply.
+ * cheaply. What it is held against is {@link LampLoad}'s assumption: nobody enters the watts.
  */
 final class StampChecks {
   private StampChecks() {}
@@ -32,10 +33,10 @@ final class StampChecks {
         new CheckMaker.Words(
             CheckId.of("stamp", load),
             Phrase.of(
-                "Stamp: %s, %s, listed %s W",
+                "Stamp: %s, %s, %s assumed",
                 load.label(),
                 load.function().lit(),
-                Math.round(load.amps() * LampLoad.NOMINAL_VOLTS)),
+                Measure.POWER.text(load.amps() * LampLoad.NOMINAL_VOLTS, UnitSystem.METRIC)),
             Check.Group.REAR_LAMPS,
             load.function(),
             "Lens off; mind the hot bulb.",

@@ -9,6 +9,7 @@ import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Duty;
 import org.jexel.core.harness.FramePoint;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.LampLoad;
 import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Span;
@@ -28,7 +29,9 @@ final class LampFaults {
   private static final double[] WRONG_WATTS = {0.5, 2};
 
   /** Bulbs of the trade that fit in each other's sockets: 5, 10 and 21 W. */
-  private static final double[] BULBS_AMPS = {0.35, 0.8, 1.7};
+  private static final double[] BULBS_AMPS = {
+    5 / LampLoad.NOMINAL_VOLTS, 10 / LampLoad.NOMINAL_VOLTS, 21 / LampLoad.NOMINAL_VOLTS
+  };
 
   /** Diode lamps, from a marker's to a stop lamp's. */
   private static final double[] DIODES_AMPS = {0.05, 0.12, 0.25};

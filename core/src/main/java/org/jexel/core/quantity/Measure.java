@@ -64,8 +64,8 @@ public enum Measure {
   GLOW("dark", "glimmers", "dim", "bright"),
   /** Whether a lamp looks like the bulb, or the diode lamp, that is listed. */
   KIND("as listed", "other kind"),
-  /** What a lamp is by its stamp, against the list. */
-  STAMP("as listed", "other watts", "other kind"),
+  /** What a lamp is by its stamp, against the watts that were assumed. */
+  STAMP("these watts", "other watts", "other kind"),
   /** What the hand says of a wheel that is off the ground. */
   TURNING("turns freely", "drags"),
   /** What lamps and brakes do while a hand moves what may be loose. */

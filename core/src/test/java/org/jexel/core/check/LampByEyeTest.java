@@ -13,6 +13,7 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.quantity.Verdict;
 import org.jexel.core.rig.LampTechnology;
 import org.jexel.core.rig.Rig;
 import org.junit.jupiter.api.Test;
@@ -30,36 +31,35 @@ class LampByEyeTest {
     return CHECKS.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
   }
 
-  private static String word(String check, String faults) {
-    double place = FaultyRig.of(RIG, HARNESS, Fault.parse(faults)).read(check(check));
-    return check(check).measure().text(place, UnitSystem.METRIC);
-  }
-
+  /** Which of two bulbs behind one lens has the more watts is not to be seen from outside. */
   @ParameterizedTest
   @CsvSource({
-    "'', as listed",
-    "open:lamp_tail_rear_left, as listed",
-    "ohms:wire_cord_tail:3, as listed",
-    "draws:lamp_tail_rear_left:0.5, other watts",
-    "draws:lamp_tail_rear_left:2, other watts",
-    "draws:lamp_tail_rear_right:2, as listed",
-    "draws:lamp_left_rear_left:2, as listed",
-    "other_kind:lamp_tail_rear_left:0.05, other kind"
+    "stamp.lamp_tail_rear_left, '', these watts",
+    "stamp.lamp_tail_rear_left, open:lamp_tail_rear_left, these watts",
+    "stamp.lamp_tail_rear_left, ohms:wire_cord_tail:3, these watts",
+    "stamp.lamp_tail_rear_left, draws:lamp_tail_rear_left:0.5, other watts",
+    "stamp.lamp_tail_rear_left, draws:lamp_tail_rear_left:2, other watts",
+    "stamp.lamp_tail_rear_left, draws:lamp_tail_rear_right:2, these watts",
+    "stamp.lamp_tail_rear_left, draws:lamp_left_rear_left:2, these watts",
+    "stamp.lamp_tail_rear_left, other_kind:lamp_tail_rear_left:0.05, other kind",
+    "kind.lamp_tail_plate, '', as listed",
+    "kind.lamp_tail_plate, draws:lamp_tail_plate:2, as listed",
+    "kind.lamp_tail_plate, other_kind:lamp_tail_front_left:0.06, as listed",
+    "kind.lamp_tail_plate, other_kind:lamp_tail_plate:0.06, other kind"
   })
-  void theStampSaysWhatItIsWhateverItsVolts(String fault, String word) {
-    assertThat(word("stamp.lamp_tail_rear_left", fault)).isEqualTo(word);
+  void theEyeSaysWhatItIsWhateverItsVolts(String check, String fault, String word) {
+    double place = FaultyRig.of(RIG, HARNESS, Fault.parse(fault)).read(check(check));
+    assertThat(check(check).measure().text(place, UnitSystem.METRIC)).isEqualTo(word);
   }
 
-  /** Which of two bulbs has the more watts is not to be seen from outside. */
-  @ParameterizedTest
-  @CsvSource({
-    "'', as listed",
-    "draws:lamp_tail_plate:2, as listed",
-    "other_kind:lamp_tail_front_left:0.06, as listed",
-    "other_kind:lamp_tail_plate:0.06, other kind"
-  })
-  void throughItsLensASmallLampShowsItsKind(String fault, String word) {
-    assertThat(word("kind.lamp_tail_plate", fault)).isEqualTo(word);
+  /** Nobody enters the watts of a bulb, so other watts need not be a fault; its kind is entered. */
+  @Test
+  void whatWasAssumedIsSaidToBe() {
+    assertThat(check("stamp.lamp_tail_rear_left").meaning(Verdict.FAILS, 1))
+        .contains("assumed, not entered", "no fault");
+    assertThat(check("stamp.lamp_tail_rear_left").meaning(Verdict.FAILS, 2))
+        .isEqualTo(check("kind.lamp_tail_plate").meaning(Verdict.FAILS, 1))
+        .contains("enter the other kind on the rig");
   }
 
   /** Every lamp is told once: at the rear by its stamps, elsewhere through its lens. */
@@ -71,7 +71,7 @@ class LampByEyeTest {
         .extracting(c -> c.key().part())
         .containsExactlyInAnyOrderElementsOf(
             HARNESS.loads().stream().filter(load -> load.lamp()).map(load -> load.name()).toList());
-    assertThat(check("stamp.lamp_tail_rear_left").title()).endsWith("tail, listed 8 W");
+    assertThat(check("stamp.lamp_tail_rear_left").title()).endsWith("tail, 8.0 W assumed");
     assertThat(check("kind.lamp_tail_plate").title()).endsWith("listed as a bulb");
   }
 

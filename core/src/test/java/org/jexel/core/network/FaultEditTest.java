@@ -168,8 +168,8 @@ class FaultEditTest {
         .extracting(fault -> fault.words(UnitSystem.METRIC))
         .contains("Wrong way round: Plate lamp, left, tail", "Isolating diode missing")
         .contains(
-            "A lamp of the other kind, 0.35 A: Plate lamp, left, tail",
-            "A lamp of the other kind, 1.70 A: Plate lamp, left, tail",
+            "A lamp of the other kind, 0.39 A: Plate lamp, left, tail",
+            "A lamp of the other kind, 1.64 A: Plate lamp, left, tail",
             "Feeds exchanged at the lamp: Rear lamp, left, tail and indicator",
             "Feed and return exchanged: tail, left, towards Plate lamp, left",
             "Feeds touch in the lamp, 0.05 Ω: Rear lamp, right, tail and indicator",
