@@ -119,6 +119,7 @@ class FinderWalkTest {
         + "'Lever seized, never applies: axle 2 right', 8",
     "Digger that hardly brakes, ELECTRIC_HYDRAULIC, 2,"
         + "'The pump runs and the trailer hardly brakes', 'Air in the lines, or no fluid', 7",
+    "Bulbs of 21/5 W, NONE, 1, '', 'Rear lamps of other watts than assumed', 8",
     "Converted with brown and green exchanged, NONE, 2, '', 'Exchanged at the box: tail and right', 5"
   })
   void aHiddenFaultIsSolvedByTheNextCheckOnly(
@@ -178,17 +179,45 @@ class FinderWalkTest {
     browser.at("#card-lamp-lamp_tail_rear_left-figure").sendKeys("12.1", Keys.ENTER);
     browser.await("on", () -> focused().equals("card-lamp-lamp_left_rear_left-figure"));
     browser.press("12.2", Keys.ENTER);
-    for (String part : List.of("tail", "left")) {
-      String stamp = "stamp.lamp_" + part + "_rear_left";
+    for (String part : List.of("tail_rear_left.8w", "left_rear_left.27w")) {
+      String stamp = "stamp.lamp_" + part;
       browser.await("its " + stamp, () -> named().equals("word." + stamp));
       browser.press(Keys.SPACE);
       browser.press(Keys.ENTER);
     }
     browser.await("the other", () -> focused().equals("card-lamp-lamp_tail_rear_right-figure"));
     browser.at("button[data-next]").sendKeys(Keys.ENTER);
-    browser.await("recorded", () -> !browser.has("#card-stamp-lamp_left_rear_left"));
-    browser.open("/jobs/" + ref + "/bench?card=stamp.lamp_tail_rear_left");
+    browser.await("recorded", () -> !browser.has("#card-stamp-lamp_left_rear_left-27w"));
+    browser.open("/jobs/" + ref + "/bench?card=stamp.lamp_tail_rear_left.8w");
     assertThat(browser.text(".chain")).contains("these watts", "stands");
+    assertThat(browser.complaints()).isEmpty();
+  }
+
+  /**
+   * A sound trailer whose rear bulbs are others than anybody entered: nothing is mended, their
+   * stamp is entered, and what was said of the bulbs that were assumed says nothing of these.
+   */
+  @Test
+  void otherBulbsThanWereAssumedAreEntered() throws Exception {
+    String ref = new Walker(mvc, "electrician").newJob("Bulbs of its own", "NONE", "1");
+    Yard.hide(browser, ref, "Rear lamps of other watts than assumed");
+    browser.open("/jobs/" + ref + "/bench?card=finder&start=rear");
+    int taken = 0;
+    while (!browser.has("#enter-assumed") && taken < PATIENCE) {
+      take();
+      taken++;
+    }
+    assertThat(browser.text("#card-finder .answer"))
+        .contains("Rear lamps of other watts than assumed", "No fault if they belong there");
+    assertThat(browser.has("#mended")).isFalse();
+    browser.at("#enter-assumed").sendKeys(Keys.ENTER);
+    browser.await("the rig", () -> browser.path().contains("/rig"));
+    browser.at("#f-rear-tail-watts-0").sendKeys("5");
+    browser.at("#f-rear-stop-watts-0").sendKeys("21", Keys.ENTER);
+    browser.await("saved", () -> browser.text("#card-connection").contains("plate"));
+    browser.open("/jobs/" + ref + "/bench?card=stamp.lamp_tail_rear_left.5w");
+    assertThat(browser.text("#card-stamp-lamp_tail_rear_left-5w")).contains("tail, 5 W");
+    assertThat(browser.text("main")).as("said of 8 W").doesNotContain("other watts, simulated");
     assertThat(browser.complaints()).isEmpty();
   }
 

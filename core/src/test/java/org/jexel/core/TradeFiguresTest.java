@@ -3,9 +3,11 @@ package org.jexel.core;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jexel.core.check.Plausible;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.diagnosis.Diagnosis;
@@ -101,12 +103,36 @@ class TradeFiguresTest {
   void whatALampDraws(LampRole role, PinFunction function, double watts, double ledAmps) {
     assertThat(amps(role, LampTechnology.FILAMENT).get(function))
         .isCloseTo(watts / 12.8, within(1e-12));
-    assertThat(amps(role, LampTechnology.LED).get(function)).isEqualTo(ledAmps);
+    assertThat(amps(role, LampTechnology.LED).get(function)).isCloseTo(ledAmps, within(1e-12));
   }
 
-  private static Map<PinFunction, Double> amps(LampRole role, LampTechnology technology) {
+  /** What is stamped on rear lamps is theirs alone, and of no lamp of the other kind. */
+  @Test
+  void whatAStampedLampDraws() {
+    RigField tail = RigField.REAR_TAIL_WATTS;
+    assertThat(amps(LampRole.COMBINED, LampTechnology.FILAMENT, tail, 5).get(PinFunction.TAIL))
+        .isCloseTo(5 / 12.8, within(1e-12));
+    assertThat(amps(LampRole.COMBINED, LampTechnology.LED, tail, 5).get(PinFunction.TAIL))
+        .isCloseTo(0.05, within(1e-12));
+    assertThat(amps(LampRole.REAR_CLEARANCE, LampTechnology.FILAMENT, tail, 5))
+        .containsEntry(PinFunction.TAIL, 4 / 12.8);
+    assertThat(
+            amps(LampRole.COMBINED, LampTechnology.FILAMENT, RigField.REAR_STOP_WATTS, 21)
+                .get(PinFunction.STOP))
+        .isCloseTo(21 / 12.8, within(1e-12));
+  }
+
+  private static Map<PinFunction, Double> amps(
+      LampRole role, LampTechnology technology, Object... entered) {
     Lamp lamp = new Lamp("x", role, Side.LEFT, 4, 0.8, technology, Lamp.State.PRESENT, "", false);
-    return LampLoad.amps(lamp, Rigs.CATALOG.connector("flat-7"));
+    Map<PinFunction, Double> amps = new EnumMap<>(PinFunction.class);
+    Object[] all =
+        Stream.of(new Object[] {RigField.TRAILER_CONNECTOR, "flat-7"}, entered)
+            .flatMap(Stream::of)
+            .toArray();
+    LampLoad.amps(lamp, Rigs.rig(Rigs.sheet(all)))
+        .forEach((function, figure) -> amps.put(function, figure.si()));
+    return amps;
   }
 
   /** Returns first, then contacts, lamps and magnets, joints, supply, conductors. */

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.jexel.app.entry.FieldView;
+import org.jexel.app.entry.RigCards;
 import org.jexel.app.job.JobFile;
 import org.jexel.app.job.NextCard;
 import org.jexel.core.check.Check;
@@ -16,6 +18,8 @@ import org.jexel.core.quantity.Must;
 import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.UnitSystem;
 import org.jexel.core.quantity.Verdict;
+import org.jexel.core.rig.FieldKey;
+import org.jexel.core.rig.RigField;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -139,6 +143,28 @@ public record FinderView(
     return leading.sure() || allRead ? leading : null;
   }
 
+  /**
+   * A figure of the rig that stands as assumed.
+   *
+   * @param card of the rig that holds it
+   * @param field its id on that card
+   * @param label its name
+   */
+  record Assumed(String card, String field, String label) {
+    private static Assumed of(RigField field) {
+      return new Assumed(
+          RigCards.cardOf(field), FieldView.id(FieldKey.of(field).code()), field.label());
+    }
+  }
+
+  /** What to enter rather than to mend; null where the suspect is a fault. */
+  public @Nullable Assumed assumed() {
+    Diagnosis.Group group = sure();
+    return group == null || group.leading().families().size() != 1
+        ? null
+        : group.leading().families().get(0).trouble().assumes().map(Assumed::of).orElse(null);
+  }
+
   /** What the round is taken for. */
   public String heading() {
     if (again) {
@@ -203,7 +229,13 @@ public record FinderView(
   Optional<NextCard> mend(UnitSystem units) {
     return Optional.ofNullable(sure())
         .filter(group -> !group.leading().healthy() && !again)
-        .map(group -> "Mend: " + group.leading().words(units))
-        .map(text -> new NextCard(Station.BENCH, "finder", "", text, ""));
+        .map(group -> next(group.leading().words(units)));
+  }
+
+  private NextCard next(String words) {
+    Assumed figure = assumed();
+    return figure == null
+        ? new NextCard(Station.BENCH, "finder", "", "Mend: " + words, "")
+        : new NextCard(Station.RIG, figure.card(), figure.field(), "Enter: " + figure.label(), "");
   }
 }

@@ -77,7 +77,9 @@ public enum RigCards {
       HOUSE_BATTERY,
       CHARGE_AMPS,
       LAMP_TECHNOLOGY,
-      LAMPS_SUBMERGED),
+      LAMPS_SUBMERGED,
+      REAR_TAIL_WATTS,
+      REAR_STOP_WATTS),
   SCALE(Station.RIG, "scale", "On the scale", WEIGHED_TONGUE, WEIGHED_AXLES),
   HARNESS(
       Station.HARNESS,

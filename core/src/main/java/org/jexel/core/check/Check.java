@@ -237,7 +237,7 @@ public record Check(
       case HOLDS -> "Inside the band: this part is as computed.";
       case WATCH ->
           band.hangsOnAssumption(reading)
-              ? "Not what magnets of the assumed resistance give, and no fault if these are others: read one off its leads, and enter it on the rig."
+              ? CheckMeaning.otherThanAssumed(this)
               : (low ? "A little low. " : "A little high. ")
                   + "Clean the contact, take it again, and go on if it repeats.";
       case FAILS -> CheckMeaning.of(this, low, reading);

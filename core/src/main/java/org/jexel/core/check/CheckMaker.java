@@ -18,6 +18,7 @@ import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.NoFigure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jexel.core.rig.Rig;
@@ -104,7 +105,7 @@ final class CheckMaker {
     boolean open = measure == Measure.OHMS && expected >= NoFigure.OPEN.si();
     Spread spread =
         !figure
-            ? new Spread(Band.ofWords(read, measure.words().size()), List.of())
+            ? new Spread(ofWords(probing, network, read), List.of())
             : open
                 ? new Spread(Spread.ofNoResistor(expected), List.of())
                 : Spread.of(network, expected, slope, measure);
@@ -130,6 +131,21 @@ final class CheckMaker {
             measure,
             probing.red(),
             probing.black()));
+  }
+
+  /**
+   * Whether it is a fault that other watts are stamped on a lamp hangs on whether any are known.
+   */
+  private static Band ofWords(Probing probing, RigNetwork network, double read) {
+    Band band = Band.ofWords(read, probing.measure().words().size());
+    boolean assumed =
+        probing.measure() == Measure.STAMP
+            && network.tolerances().stream()
+                .filter(part -> part.element().equals(probing.red()))
+                .anyMatch(part -> part.provenance() == Provenance.ASSUMED);
+    return assumed
+        ? new Band(band.expected(), band.low(), band.high(), band.least(), FaultyRig.OTHER_WATTS)
+        : band;
   }
 
   private RigNetwork network(Setup setup) {
@@ -193,7 +209,7 @@ final class CheckMaker {
         case CONTROLLER -> terms.add(term("U_c", part));
         case MAGNET -> magnets.merge(part.nominal(), 1, Integer::sum);
         case BRAKES -> copper += part.nominal();
-        case OTHER -> {
+        case REAR_LAMP, OTHER -> {
           // Not in this sum.
         }
       }

@@ -97,11 +97,20 @@ final class CheckMeaning {
     };
   }
 
-  /** The kind of a lamp can be entered; its watts are assumed. */
+  /** What is no fault if the rig is another than was assumed. */
+  static String otherThanAssumed(Check check) {
+    if (check.measure() == Measure.STAMP) {
+      return "Its watts were assumed, not entered. If such lamps belong there, it is no fault: enter their stamp on the rig, and every band of this circuit follows.";
+    }
+    return check.function() == PinFunction.BRAKE
+        ? "Not what magnets of the assumed resistance give, and no fault if these are others: read one off its leads, and enter it on the rig."
+        : "Not what rear lamps of the assumed watts draw, and no fault if these are others: read their stamps with the lens off, and enter them on the rig.";
+  }
+
   private static String lamp(String word) {
     return word.equals(Measure.KIND.words().get(1))
         ? "Fit the kind that is listed, or enter the other kind on the rig: every figure of this circuit leans on it."
-        : "Its watts were assumed, not entered. If this lamp belongs there it is no fault, and the bands of this circuit are those of another lamp.";
+        : "It is another lamp than the rig’s sheet says: fit its like, or correct the sheet.";
   }
 
   /** What the trailer draws from one pin, by whatever it is fed. */

@@ -58,7 +58,7 @@ public final class FaultyRig {
   /** Places of the words of {@link Measure#STAMP}. */
   private static final double AS_ASSUMED = 0;
 
-  private static final double OTHER_WATTS = 1;
+  static final double OTHER_WATTS = 1;
   private static final double ANOTHER_KIND = 2;
 
   /** What an ohmmeter puts between its leads, Ω. */
@@ -246,11 +246,11 @@ public final class FaultyRig {
 
   private double stamp(String lamp) {
     return faults.stream()
-        .filter(fault -> fault.part().equals(lamp))
+        .filter(fault -> fault.part().equals(lamp) || fault.kind() == Fault.Kind.REAR_LAMPS)
         .mapToDouble(
             fault ->
                 switch (fault.kind()) {
-                  case DRAWS -> OTHER_WATTS;
+                  case DRAWS, REAR_LAMPS -> OTHER_WATTS;
                   case OTHER_KIND -> ANOTHER_KIND;
                   default -> AS_ASSUMED;
                 })

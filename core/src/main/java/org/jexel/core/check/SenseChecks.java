@@ -98,11 +98,13 @@ final class SenseChecks {
   private void kinds() {
     for (Load load : harness.loads()) {
       if (load.lamp() && !load.isOfRearLamp()) {
-        String listed = load.kind() == Load.Kind.LED ? "a diode lamp" : "a bulb";
+        boolean led = load.kind() == Load.Kind.LED;
+        String listed = led ? "a diode lamp" : "a bulb";
+        CheckId id = CheckId.of("kind", load).against(led ? "led" : "bulb");
         checks.add(
             maker.make(
                 new CheckMaker.Words(
-                    CheckId.of("kind", load),
+                    id,
                     "Kind: %s, listed as %s".formatted(load.label(), listed),
                     Check.Group.SEEN,
                     load.function(),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import org.jexel.core.network.Led;
 import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
@@ -21,6 +22,12 @@ import org.jexel.core.quantity.Provenance;
 record Spread(Band band, List<Check.Influence> influences) {
   /** Magnets of the usual drums have so many times the ohms that are assumed, or so many less. */
   private static final double OTHER_MAGNETS = 1.15;
+
+  /** Rear bulbs of 21/5 W where 27/8 W are assumed draw so many times the current. */
+  private static final double OTHER_LAMPS = 0.625;
+
+  /** Diode lamps differ more, either way. */
+  private static final double OTHER_DIODES = 1.6;
 
   /**
    * What a meter shows of a diode lamp that is not conducting, or of electronics, is above this.
@@ -68,7 +75,10 @@ record Spread(Band band, List<Check.Influence> influences) {
                 : expected - Math.sqrt(below),
             expected + Math.sqrt(above));
     return new Spread(
-        allowing(band, otherMagnets(network, expected, slope)),
+        shifted(
+            allowing(band, otherMagnets(network, expected, slope)),
+            otherLamps(network, slope, OTHER_LAMPS),
+            otherLamps(network, slope, OTHER_DIODES)),
         influences.stream().filter(i -> Math.abs(i.shift()) > MENTIONABLE * meter).toList());
   }
 
@@ -86,6 +96,31 @@ record Spread(Band band, List<Check.Influence> influences) {
       }
     }
     return Math.pow(OTHER_MAGNETS, Math.abs(power));
+  }
+
+  /** What rear lamps that draw so many times what was assumed would change of a reading. */
+  private static double otherLamps(
+      RigNetwork network, ToDoubleFunction<Tolerance> slope, double factor) {
+    double shift = 0;
+    for (Tolerance tolerance : network.tolerances()) {
+      boolean assumed = tolerance.provenance() == Provenance.ASSUMED;
+      if (assumed
+          && tolerance.way() == Tolerance.Way.REAR_LAMP
+          && (factor < 1 || network.network().element(tolerance.element()) instanceof Led)) {
+        shift += slope.applyAsDouble(tolerance) * tolerance.nominal() * (factor - 1);
+      }
+    }
+    return shift;
+  }
+
+  private static Band shifted(Band band, double... shifts) {
+    double least = band.least();
+    double most = band.most();
+    for (double shift : shifts) {
+      least = Math.min(least, band.low() + shift);
+      most = Math.max(most, band.high() + shift);
+    }
+    return new Band(band.expected(), band.low(), band.high(), least, most);
   }
 
   private static Band allowing(Band band, double factor) {

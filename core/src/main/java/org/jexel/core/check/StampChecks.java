@@ -8,12 +8,15 @@ import org.jexel.core.harness.Load;
 import org.jexel.core.network.StateWord;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.quantity.Phrase;
+import org.jexel.core.quantity.Provenance;
 import org.jexel.core.quantity.UnitSystem;
 
 /**
  * What is stamped on the bulbs of the rear lamps, or on the housing of a diode lamp, read while the
  * lens is off for the volts: where the volts are right, nothing else tells a lamp of other watts as
- * cheaply. What it is held against is {@link LampLoad}'s assumption: nobody enters the watts.
+ * cheaply. What it is held against are the watts of the rig's sheet, assumed until entered. Of
+ * other watts it is another question: what was said of a bulb of 8 W says nothing once 5 W are
+ * entered.
  */
 final class StampChecks {
   private StampChecks() {}
@@ -29,14 +32,17 @@ final class StampChecks {
   }
 
   private static Check stamp(Load load, CheckMaker maker) {
+    boolean assumed = load.provenance() == Provenance.ASSUMED;
+    String watts =
+        Measure.POWER
+            .number(load.amps() * LampLoad.NOMINAL_VOLTS, UnitSystem.METRIC)
+            .replace(".0", "");
     return maker.make(
         new CheckMaker.Words(
-            CheckId.of("stamp", load),
+            CheckId.of("stamp", load).against(watts.replace('.', '_') + "w"),
             Phrase.of(
-                "Stamp: %s, %s, %s assumed",
-                load.label(),
-                load.function().lit(),
-                Measure.POWER.text(load.amps() * LampLoad.NOMINAL_VOLTS, UnitSystem.METRIC)),
+                "Stamp: %s, %s, %s W%s",
+                load.label(), load.function().lit(), watts, assumed ? " assumed" : ""),
             Check.Group.REAR_LAMPS,
             load.function(),
             "Lens off; mind the hot bulb.",

@@ -124,7 +124,7 @@ public record Hypothesis(List<KnownFault> known, double weight) {
               most,
               switch (fault.fault().kind()) {
                 case OHMS -> HALF_WAY_OF_OHMS;
-                case DRAWS, MAGNETS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
+                case DRAWS, MAGNETS, REAR_LAMPS, SHORT, FLAT, LOW, PULLED, ON_BALL -> HALF_WAY;
                 case BRIDGE, SIGNAL -> ALONE;
                 default -> 0;
               });

@@ -112,9 +112,7 @@ public final class HarnessPlanner {
 
   private void lights(PinFunction function) {
     List<Lamp> fed =
-        lamps.stream()
-            .filter(lamp -> LampLoad.amps(lamp, rig.connector()).containsKey(function))
-            .toList();
+        lamps.stream().filter(lamp -> LampLoad.amps(lamp, rig).containsKey(function)).toList();
     if (!fed.isEmpty()) {
       crossing(function, Nodes.switched(function));
       web(Branch.feed(function), fed);
@@ -123,7 +121,7 @@ public final class HarnessPlanner {
   }
 
   private void lampLoad(Lamp lamp, PinFunction function) {
-    double amps = Must.have(LampLoad.amps(lamp, rig.connector()), function);
+    Figure amps = Must.have(LampLoad.amps(lamp, rig), function);
     boolean led = lamp.technology() == LampTechnology.LED;
     wiring.loads.add(
         new Load(
@@ -133,10 +131,10 @@ public final class HarnessPlanner {
             Spot.of(lamp),
             Nodes.at(Nodes.id(function), lamp.node()),
             Nodes.earth(lamp.node()),
-            LampLoad.NOMINAL_VOLTS / amps,
-            amps,
+            LampLoad.NOMINAL_VOLTS / amps.si(),
+            amps.si(),
             led ? Load.Kind.LED : Load.Kind.FILAMENT,
-            Provenance.ASSUMED));
+            amps.provenance()));
   }
 
   private void returns() {

@@ -4,6 +4,7 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jexel.core.connector.PinFunction;
 import org.jexel.core.rig.Side;
 
@@ -133,6 +134,16 @@ public final class Nodes {
   /** Element: a lamp on one of its circuits. */
   static String lamp(PinFunction function, String lamp) {
     return "lamp_" + at(id(function), lamp);
+  }
+
+  /** Only rear lamps stop and turn: such a part and the tail beside it; nothing of another. */
+  public static Stream<String> partsOfRearLamp(String element) {
+    return Stream.of(PinFunction.LEFT, PinFunction.RIGHT, PinFunction.STOP)
+        .map(function -> lamp(function, ""))
+        .filter(element::startsWith)
+        .flatMap(
+            stops ->
+                Stream.of(element, lamp(PinFunction.TAIL, "") + element.substring(stops.length())));
   }
 
   /** A wheel's backing plate, axles counted from 0. */

@@ -60,6 +60,8 @@ public record Fault(Kind kind, String part, String other, double amount) {
     SIGNAL(false, 0.15),
     /** Every magnet draws so many times what was assumed: they are of another kind. */
     MAGNETS(false, 0.85),
+    /** Every rear lamp draws so many times what was assumed: their stamps say other watts. */
+    REAR_LAMPS(false, 0.7),
     /** A wheel that is not as it should be, named by its magnet; the network stands as it was. */
     MECHANICAL(true, 0);
 
@@ -69,6 +71,14 @@ public record Fault(Kind kind, String part, String other, double amount) {
     Kind(boolean two, double usual) {
       this.two = two;
       this.usual = usual;
+    }
+
+    /** Of which there is one on a rig, so that no part is named. */
+    private boolean isOfTheWhole() {
+      return switch (this) {
+        case SIGNAL, PULLED, MAGNETS, REAR_LAMPS -> true;
+        default -> false;
+      };
     }
 
     String word() {
@@ -88,7 +98,7 @@ public record Fault(Kind kind, String part, String other, double amount) {
       case SIGNAL -> List.of(RigNetwork.CONTROLLER);
       case PULLED -> List.of(FaultEdit.BREAKAWAY_SWITCH);
       case MECHANICAL -> List.of(part + ":" + other);
-      case MAGNETS -> List.of();
+      case MAGNETS, REAR_LAMPS -> List.of();
       default -> Stream.of(part, other).filter(name -> !name.isEmpty()).toList();
     };
   }
@@ -149,7 +159,7 @@ public record Fault(Kind kind, String part, String other, double amount) {
                             .formatted(
                                 parts[0], Arrays.stream(Kind.values()).map(Kind::word).toList())));
     int needed = kind.two ? 3 : 2;
-    if (kind == Kind.SIGNAL || kind == Kind.PULLED || kind == Kind.MAGNETS) {
+    if (kind.isOfTheWhole()) {
       return new Fault(kind, "", "", amount(kind, parts, 1));
     }
     if (parts.length < needed) {

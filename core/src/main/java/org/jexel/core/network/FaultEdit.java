@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.jexel.core.harness.Contacts;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.LampLoad;
@@ -46,10 +48,12 @@ final class FaultEdit {
         remove(part(fault.part()));
       }
       case LOOSE -> part(fault.part());
-      case MAGNETS ->
-          List.copyOf(elements.values()).stream()
-              .filter(element -> Nodes.isMagnet(element.name()))
-              .forEach(element -> put(draws(element, fault.amount())));
+      case MAGNETS -> all(Nodes::isMagnet, fault.amount());
+      case REAR_LAMPS -> {
+        Set<String> rear =
+            elements.keySet().stream().flatMap(Nodes::partsOfRearLamp).collect(Collectors.toSet());
+        all(rear::contains, fault.amount());
+      }
       case MECHANICAL -> {
         part(fault.part());
         fault.condition();
@@ -93,6 +97,12 @@ final class FaultEdit {
       case SIGNAL -> part(RigNetwork.CONTROLLER);
       default -> throw new IllegalStateException(fault.kind().name());
     }
+  }
+
+  private void all(Predicate<String> loads, double factor) {
+    List.copyOf(elements.values()).stream()
+        .filter(element -> loads.test(element.name()))
+        .forEach(element -> put(draws(element, factor)));
   }
 
   private Source battery(Fault fault, double more) {

@@ -1,6 +1,7 @@
 package org.jexel.core.network;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jexel.core.braking.BrakeCondition;
 import org.jexel.core.connector.PinFunction;
@@ -12,6 +13,7 @@ import org.jexel.core.harness.Load;
 import org.jexel.core.harness.Nodes;
 import org.jexel.core.harness.Span;
 import org.jexel.core.quantity.UnitSystem;
+import org.jexel.core.rig.RigField;
 
 /**
  * One thing that can be the matter at one place, however bad: what all severities of a fault have
@@ -40,6 +42,7 @@ public record FaultFamily(Trouble trouble, Place place) {
     BURNT_OUT("Burnt out"),
     WRONG_LAMP("Wrong lamp"),
     OTHER_KIND_OF_LAMP("A lamp of the other kind"),
+    OTHER_REAR_LAMPS("Rear lamps of other watts than assumed"),
     WRONG_WAY_ROUND("Wrong way round"),
     OPEN("Open"),
     SHORTED_TURNS("Shorted turns"),
@@ -94,6 +97,15 @@ public record FaultFamily(Trouble trouble, Place place) {
 
     public String label() {
       return label;
+    }
+
+    /** The figure to enter, where it is no fault if the rig is another than was assumed. */
+    public Optional<RigField> assumes() {
+      return switch (this) {
+        case OTHER_MAGNETS -> Optional.of(RigField.MAGNET_OHMS);
+        case OTHER_REAR_LAMPS -> Optional.of(RigField.REAR_TAIL_WATTS);
+        default -> Optional.empty();
+      };
     }
 
     /** Each condition of a wheel is a trouble of the same name. */

@@ -36,6 +36,12 @@ final class FaultList {
 
   private static final double GREATEST_LOSS = 0.9;
 
+  /**
+   * An ohmmeter tells ohms that leave a brake next to nothing from a break, so that what carries
+   * twenty amperes goes on to these.
+   */
+  private static final double GREATEST_OHMS = 20;
+
   /** Each severity of a corroded contact has so many times the ohms of the one before. */
   private static final double STEP = 3;
 
@@ -147,7 +153,7 @@ final class FaultList {
   private void add(Fault fault, FaultFamily family, OptionalDouble loses, double weight) {
     boolean there =
         switch (fault.kind()) {
-          case SHORT, BRIDGE, MAGNETS -> true;
+          case SHORT, BRIDGE, MAGNETS, REAR_LAMPS -> true;
           case SIGNAL -> parts.contains(RigNetwork.CONTROLLER);
           case PULLED -> parts.contains(FaultEdit.BREAKAWAY_SWITCH);
           case EXCHANGED -> parts.contains(fault.part()) && parts.contains(fault.other());
@@ -175,7 +181,9 @@ final class FaultList {
     double amps = most > CARRIES_AMPS ? most : Math.max(CARRIES_AMPS, harness.amps(function));
     double least = braking >= lit ? LEAST_LOSS_OF_BRAKES : LEAST_LOSS;
     // What nothing of the brakes passes any more may still pass a lamp's current.
-    double greatest = ratio(GREATEST_LOSS) * (lit > CARRIES_AMPS ? amps / lit : 1);
+    double ofLosses = ratio(GREATEST_LOSS) * (lit > CARRIES_AMPS ? amps / lit : 1);
+    double ofOhms = Math.sqrt(STEP) * GREATEST_OHMS * amps / LampLoad.NOMINAL_VOLTS;
+    double greatest = Math.max(ofLosses, ofOhms);
     List<Double> ratios = new ArrayList<>();
     for (double ratio = ratio(least); ratio < greatest; ratio *= STEP) {
       ratios.add(ratio);

@@ -32,7 +32,7 @@ public record KnownFault(
       return Phrase.of(", loses %.0f %%", 100 * loses.getAsDouble());
     }
     return switch (fault.kind()) {
-      case DRAWS, MAGNETS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
+      case DRAWS, MAGNETS, REAR_LAMPS -> Phrase.of(", draws %.0f %%", 100 * fault.amount());
       case OTHER_KIND -> ", " + Measure.AMPS.text(fault.amount(), units);
       case FLAT, LOW -> ", " + Measure.VOLTS.text(fault.amount(), units);
       case ON_BALL -> ", the ball carries through " + Measure.OHMS.text(fault.amount(), units);
@@ -47,7 +47,7 @@ public record KnownFault(
       return family.key() + "@" + Math.round(100 * loses.getAsDouble());
     }
     return switch (fault.kind()) {
-      case DRAWS, OTHER_KIND, MAGNETS, FLAT, LOW, SHORT, BRIDGE, PULLED, ON_BALL ->
+      case DRAWS, OTHER_KIND, MAGNETS, REAR_LAMPS, FLAT, LOW, SHORT, BRIDGE, PULLED, ON_BALL ->
           family.key() + "@" + Math.round(100 * fault.amount());
       default -> family.key();
     };

@@ -19,6 +19,7 @@ import org.jexel.core.network.FaultFamily.OfLamp;
 import org.jexel.core.network.FaultFamily.OfVehicle;
 import org.jexel.core.network.FaultFamily.Place;
 import org.jexel.core.network.FaultFamily.Trouble;
+import org.jexel.core.quantity.Provenance;
 import org.jexel.core.rig.BrakeFeed;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
@@ -35,6 +36,11 @@ final class LampFaults {
 
   /** Diode lamps, from a marker's to a stop lamp's. */
   private static final double[] DIODES_AMPS = {0.05, 0.12, 0.25};
+
+  /** Bulbs of 21/5 W where 27/8 W are assumed: three quarters, and five eighths. */
+  private static final double[] SMALLER_BULBS = {0.7};
+
+  private static final double[] OTHER_DIODES = {0.5, 2};
 
   /** Of the vehicle's own tail lamps one in six, or half of them. */
   private static final double[] SOME_OUT = {5.0 / 6, 0.5};
@@ -57,9 +63,11 @@ final class LampFaults {
     list.weigh(worn);
     faults.burntOut();
     faults.ofTheVehicle();
+    faults.otherThanAssumed();
     list.weigh(worn / 2);
     faults.wrong();
     list.weigh(worn / 4);
+    faults.reversed();
     faults.atOneLamp();
     faults.feedAndReturn();
   }
@@ -69,6 +77,12 @@ final class LampFaults {
       if (load.lamp()) {
         list.add(Fault.of(Fault.Kind.OPEN, load.name()), Trouble.BURNT_OUT, OfLamp.of(load));
       }
+    }
+  }
+
+  /** A diode lamp that was ever lit is not that; somebody has fitted it since. */
+  private void reversed() {
+    for (Load load : harness.loads()) {
       if (load.kind() == Load.Kind.LED) {
         list.add(
             Fault.of(Fault.Kind.REVERSED, load.name()), Trouble.WRONG_WAY_ROUND, OfLamp.of(load));
@@ -90,6 +104,23 @@ final class LampFaults {
             load.kind() == Load.Kind.LED ? BULBS_AMPS : DIODES_AMPS,
             new FaultFamily(Trouble.OTHER_KIND_OF_LAMP, OfLamp.of(load)));
       }
+    }
+  }
+
+  /**
+   * Where nobody has read a stamp, other bulbs may well belong there: no fault, but no rig as
+   * drawn.
+   */
+  private void otherThanAssumed() {
+    List<Load> rear = harness.loads().stream().filter(Load::isOfRearLamp).toList();
+    if (!rear.isEmpty()
+        && rear.stream().allMatch(load -> load.provenance() == Provenance.ASSUMED)) {
+      boolean bulbs = rear.stream().anyMatch(load -> load.kind() == Load.Kind.FILAMENT);
+      list.graded(
+          Fault.Kind.REAR_LAMPS,
+          "",
+          bulbs ? SMALLER_BULBS : OTHER_DIODES,
+          FaultFamily.of(Trouble.OTHER_REAR_LAMPS));
     }
   }
 

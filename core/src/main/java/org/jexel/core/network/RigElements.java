@@ -245,7 +245,9 @@ final class RigElements {
     double share =
         load.provenance() == Provenance.MEASURED ? MEASURED_LOAD_SHARE : load.kind().tolerance();
     Tolerance.Way way =
-        load.kind() == Load.Kind.MAGNET ? Tolerance.Way.MAGNET : Tolerance.Way.OTHER;
+        load.kind() == Load.Kind.MAGNET
+            ? Tolerance.Way.MAGNET
+            : load.isOfRearLamp() ? Tolerance.Way.REAR_LAMP : Tolerance.Way.OTHER;
     both(load.name(), load.label(), way, nominal, share * nominal, measure, load.provenance());
   }
 

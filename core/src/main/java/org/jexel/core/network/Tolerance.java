@@ -32,6 +32,8 @@ public record Tolerance(
     SUPPLY,
     CONTROLLER,
     MAGNET,
+    /** A rear lamp, whose stamp tells what it is. */
+    REAR_LAMP,
     /** Conductors and contacts of the brakes, out and back. */
     BRAKES,
     OTHER

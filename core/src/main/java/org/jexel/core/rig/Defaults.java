@@ -110,6 +110,8 @@ final class Defaults {
               "usual with the plug that is on it now; measure before you trust a colour");
       case LAMPS_SUBMERGED -> Assumption.of(YesNo.NO, "only boats are launched from a trailer");
       case LAMP_TECHNOLOGY -> Assumption.of(LampTechnology.FILAMENT, "none seen yet");
+      case REAR_TAIL_WATTS -> sheet.choice(RigField.LAMP_TECHNOLOGY, LampTechnology.class).tail();
+      case REAR_STOP_WATTS -> sheet.choice(RigField.LAMP_TECHNOLOGY, LampTechnology.class).stop();
       case JUNCTION_BOX -> Assumption.of(YesNo.NO, "none seen yet");
       case BREAKAWAY_KIT -> Assumption.of(BreakawayKit.NONE, "none seen yet");
       case BREAKAWAY_CAPACITY ->

@@ -67,6 +67,8 @@ public enum RigField {
   PLANNED_CONNECTOR(TRAILER, "Connector pair after this job", Catalog.CONNECTOR, MEASURED),
   TRAILER_CONVENTION(TRAILER, "Colours on the trailer", Catalog.CONVENTION, MEASURED),
   LAMP_TECHNOLOGY(TRAILER, "Lamps", LampTechnology.class, MEASURED),
+  REAR_TAIL_WATTS(TRAILER, "Rear lamp stamp, tail", Measure.POWER, 0.1, 15, 0.4, PLATE),
+  REAR_STOP_WATTS(TRAILER, "Rear lamp stamp, stop and turn", Measure.POWER, 0.5, 40, 0.3, PLATE),
   LAMPS_SUBMERGED(TRAILER, "Lamps go under water", YesNo.class, MEASURED),
   JUNCTION_BOX(TRAILER, "Junction box", YesNo.class, MEASURED),
   BREAKAWAY_KIT(TRAILER, "Breakaway kit", BreakawayKit.class, MEASURED),

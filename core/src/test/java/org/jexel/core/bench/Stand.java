@@ -11,8 +11,10 @@ import org.jexel.core.harness.Harness;
 import org.jexel.core.harness.HarnessPlanner;
 import org.jexel.core.harness.WireSize;
 import org.jexel.core.network.Fault;
+import org.jexel.core.rig.FieldKey;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
+import org.jexel.core.rig.RigSheet;
 
 /** A rig on the stand with hidden faults, and everything that can be read on it. */
 public final class Stand {
@@ -53,7 +55,8 @@ public final class Stand {
         electric
             ? one(dice, "OWN_BATTERY", "OWN_BATTERY", "CHARGED_BY_HAND", "HOUSE_BATTERY", "NONE")
             : "NONE";
-    return Rigs.rig(
+    boolean led = dice.nextBoolean();
+    RigSheet sheet =
         Rigs.sheet(
             RigField.AXLE_COUNT,
             1 + dice.nextInt(3),
@@ -84,9 +87,17 @@ public final class Stand {
             RigField.BRAKE_FEED,
             one(dice, "TRUNK", "PER_SIDE", "RING"),
             RigField.LAMP_TECHNOLOGY,
-            one(dice, "LED", "FILAMENT"),
+            led ? "LED" : "FILAMENT",
             RigField.LAMP_RETURN,
-            one(dice, "FRAME", "OWN_CONDUCTOR")));
+            one(dice, "FRAME", "OWN_CONDUCTOR"));
+    return Rigs.rig(dice.nextBoolean() ? sheet : stamped(sheet, led));
+  }
+
+  /** Of which the stamps of the rear lamps were entered. */
+  private static RigSheet stamped(RigSheet sheet, boolean led) {
+    return sheet
+        .with(FieldKey.of(RigField.REAR_TAIL_WATTS), led ? 0.9 : 5)
+        .with(FieldKey.of(RigField.REAR_STOP_WATTS), led ? 4.5 : 21);
   }
 
   private static String one(Random dice, String... of) {

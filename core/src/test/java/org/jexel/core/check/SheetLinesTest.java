@@ -210,8 +210,8 @@ class SheetLinesTest {
         .containsExactly(
             "lamp.lamp_tail_rear_left",
             "lamp.lamp_left_rear_left",
-            "stamp.lamp_tail_rear_left",
-            "stamp.lamp_left_rear_left");
+            "stamp.lamp_tail_rear_left.8w",
+            "stamp.lamp_left_rear_left.27w");
     Round left = new Round(rear);
     assertThat(left.id()).isEqualTo("rear.rear_left");
     assertThat(left.parts()).containsExactly(left);

@@ -141,6 +141,10 @@ record Mischief(
     if (dice.nextInt(4) == 0) {
       return otherKind(whole, lamp, dice);
     }
+    if (Netlist.isDiodes(whole.card('b', lamp).orElseThrow()) && dice.nextInt(6) == 0) {
+      return new Mischief(
+          Kind.LAMP, Set.of(lamp), Set.of(), lamp + " reversed", net -> net.reversed(lamp));
+    }
     double factor = dice.nextBoolean() ? 1e-9 : dice.nextBoolean() ? 0.5 : 2;
     return new Mischief(
         Kind.LAMP,

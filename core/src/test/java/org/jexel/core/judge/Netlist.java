@@ -108,6 +108,18 @@ final class Netlist {
         });
   }
 
+  /** A lamp whose ends have changed places. */
+  Netlist reversed(String name) {
+    return with(
+        'b',
+        name,
+        p -> {
+          String law =
+              p[3].replace("v(%s,%s)".formatted(p[1], p[2]), "v(%s,%s)".formatted(p[2], p[1]));
+          return new String[] {p[0], p[2], p[1], law};
+        });
+  }
+
   /** Two resistors whose far ends have changed places. */
   Netlist exchanged(String one, String two) {
     Optional<String[]> first = card('r', one);

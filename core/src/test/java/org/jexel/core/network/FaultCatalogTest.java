@@ -3,6 +3,7 @@ package org.jexel.core.network;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -37,7 +38,7 @@ class FaultCatalogTest {
         seen++;
       }
     }
-    assertThat(seen).isEqualTo(5);
+    assertThat(seen).isEqualTo(6);
   }
 
   /** One place counts once, however many severities it stands there in. */
@@ -106,6 +107,31 @@ class FaultCatalogTest {
     }
     assertThat(least.get("Corroded: tail pin")).isCloseTo(0.016, within(1e-9));
     assertThat(least.get("Poor feed in the vehicle: tail")).isCloseTo(0.016, within(1e-9));
+  }
+
+  /**
+   * Whatever it carries: no contact of twenty ohms is a break, and none lies between two of these.
+   */
+  @Test
+  void whatIsPoorIsListedUpToTwentyOhmsWithoutAGap() {
+    Map<FaultFamily, List<Double>> ohms =
+        FaultCatalog.of(RIG, HARNESS).stream()
+            .filter(known -> known.loses().isPresent())
+            .collect(
+                Collectors.groupingBy(
+                    KnownFault::family,
+                    Collectors.mapping(known -> known.fault().amount(), Collectors.toList())));
+    assertThat(ohms).hasSizeGreaterThan(40);
+    double reach = Math.sqrt(3);
+    ohms.forEach(
+        (family, all) -> {
+          double covered = Collections.min(all);
+          for (double one : all.stream().sorted().toList()) {
+            assertThat(one / reach).as(family.key()).isLessThanOrEqualTo(covered * reach * 1.001);
+            covered = one;
+          }
+          assertThat(covered * reach).as(family.key()).isGreaterThanOrEqualTo(20);
+        });
   }
 
   private static FaultFamily family(String words, Map<FaultFamily, Double> among) {
