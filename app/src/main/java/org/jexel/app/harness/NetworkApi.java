@@ -36,6 +36,9 @@ class NetworkApi {
           + " draws:magnet_axle1_left:0.5, reversed:diode_breakaway, bypassed:diode_breakaway,"
           + " flat:battery:9, pulled:1.5, signal";
 
+  /** The same for whoever is signed in and follows a link: a browser has no token. */
+  private static final String PAGES = "/jobs/{ref}/harness/";
+
   private final JobFiles files;
 
   NetworkApi(JobFiles files) {
@@ -51,7 +54,7 @@ class NetworkApi {
   record Solved(Map<String, Double> nodes, Map<String, Double> branches) {}
 
   @Operation(summary = "Voltages and currents of the rig in a state and with faults")
-  @GetMapping("/api/jobs/{ref}/network")
+  @GetMapping({"/api/jobs/{ref}/network", PAGES + "network"})
   Solved network(
       @PathVariable String ref,
       @Parameter(description = STATES) @RequestParam(defaultValue = "") String state,
@@ -63,7 +66,9 @@ class NetworkApi {
   }
 
   @Operation(summary = "The same network as a SPICE deck that runs unchanged in a stock ngspice")
-  @GetMapping(value = "/api/jobs/{ref}/network.cir", produces = MediaType.TEXT_PLAIN_VALUE)
+  @GetMapping(
+      value = {"/api/jobs/{ref}/network.cir", PAGES + "network.cir"},
+      produces = MediaType.TEXT_PLAIN_VALUE)
   String deck(
       @PathVariable String ref,
       @Parameter(description = STATES) @RequestParam(defaultValue = "") String state,

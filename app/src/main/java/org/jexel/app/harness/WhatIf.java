@@ -63,6 +63,11 @@ record WhatIf(
     return on.stream().map(StateWord::word).sorted().reduce((a, b) -> a + "," + b).orElse("");
   }
 
+  /** The fault as a program writes it; empty for the whole rig. */
+  public String fault() {
+    return chosen < 0 ? "" : faults.get(chosen).fault().text();
+  }
+
   /** The lamps that do something else than on a whole rig, in words. */
   public List<String> stories() {
     return lamps.stream().filter(Lit::differs).map(Lit::story).toList();

@@ -48,8 +48,24 @@ class WhatIfTest {
     assertThat(whatIf("J1005", "state=tail&state=moonlight"))
         .doesNotContain("What would be seen")
         .contains("value=\"tail\" id=\"state-tail\" checked")
-        .contains("/api/jobs/J1005/network.cir?state=tail");
+        .contains("/jobs/J1005/harness/network.cir?state=tail");
     assertThat(whatIf("J1005", "state=tail&fault=99999")).doesNotContain("What would be seen");
+  }
+
+  /** What the card links to opens for whoever sees the card, with the fault that is on it. */
+  @Test
+  void theNetworkOfTheCardOpensInTheBrowserThatShowsIt() throws Exception {
+    String burnt = number(whatIf("J1003", ""), "Burnt out: Plate lamp, left, tail");
+    String page = whatIf("J1003", "state=tail&fault=" + burnt);
+    Matcher link = Pattern.compile("href=\"([^\"]*network[^\"]*)\"").matcher(page);
+    int links = 0;
+    while (link.find()) {
+      assertThat(electrician.page(link.group(1).replace("&amp;", "&")))
+          .contains("lamp_tail_rear_left")
+          .doesNotContain("b_lamp_tail_plate", "\"lamp_tail_plate\"");
+      links++;
+    }
+    assertThat(links).isEqualTo(2);
   }
 
   @Test
