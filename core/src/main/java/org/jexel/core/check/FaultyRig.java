@@ -56,7 +56,7 @@ public final class FaultyRig {
   private static final double BLOWS_AGAIN = 1.5;
 
   /** Places of the words of {@link Measure#STAMP}. */
-  private static final double AS_ASSUMED = 0;
+  private static final double AS_LISTED = 0;
 
   static final double OTHER_WATTS = 1;
   private static final double ANOTHER_KIND = 2;
@@ -252,10 +252,10 @@ public final class FaultyRig {
                 switch (fault.kind()) {
                   case DRAWS, REAR_LAMPS -> OTHER_WATTS;
                   case OTHER_KIND -> ANOTHER_KIND;
-                  default -> AS_ASSUMED;
+                  default -> AS_LISTED;
                 })
         .max()
-        .orElse(AS_ASSUMED);
+        .orElse(AS_LISTED);
   }
 
   private boolean isOpen(String fuse) {

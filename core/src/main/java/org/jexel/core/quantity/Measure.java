@@ -64,7 +64,7 @@ public enum Measure {
   GLOW("dark", "glimmers", "dim", "bright"),
   /** Whether a lamp looks like the bulb, or the diode lamp, that is listed. */
   KIND("as listed", "other kind"),
-  /** What a lamp is by its stamp, against the watts that were assumed. */
+  /** What a lamp is by its stamp, against the watts of the rig, assumed or entered. */
   STAMP("these watts", "other watts", "other kind"),
   /** What the hand says of a wheel that is off the ground. */
   TURNING("turns freely", "drags"),
