@@ -14,7 +14,14 @@ final class Alike {
   /** Groups that are told; whatever cannot be told from one of them joins it all the same. */
   private static final int TOLD = 300;
 
-  private Alike() {}
+  private final List<Check> checks;
+
+  /** The check that told the last two apart: most often it tells the next two as well. */
+  private int telling;
+
+  Alike(List<Check> checks) {
+    this.checks = checks;
+  }
 
   /**
    * Places of rows that no check tells apart, most probable group first. A fault in another
@@ -24,17 +31,16 @@ final class Alike {
    * @param rows most probable first
    * @param share of a group in all that is listed
    */
-  static List<List<Integer>> groups(
-      List<Row> rows, List<Check> checks, ToDoubleFunction<List<Integer>> share) {
+  List<List<Integer>> groups(List<Row> rows, ToDoubleFunction<List<Integer>> share) {
     List<List<Integer>> groups = new ArrayList<>();
     Map<List<FaultFamily>, List<Integer>> ofFamily = new HashMap<>();
     for (int h = 0; h < rows.size(); h++) {
       Row row = rows.get(h);
       List<Integer> own = ofFamily.get(row.hypothesis().families());
-      if (own == null || seen(rows.get(own.get(0)), row, checks)) {
+      if (own == null || seen(rows.get(own.get(0)), row)) {
         own =
             groups.stream()
-                .filter(group -> same(rows.get(group.get(0)), row, checks))
+                .filter(group -> same(rows.get(group.get(0)), row))
                 .findFirst()
                 .orElse(null);
       }
@@ -51,16 +57,24 @@ final class Alike {
     return groups;
   }
 
-  private static boolean seen(Row leader, Row row, List<Check> checks) {
-    return leader.hypothesis().healthy() && !same(leader, row, checks);
+  private boolean seen(Row leader, Row row) {
+    return leader.hypothesis().healthy() && !same(leader, row);
   }
 
-  private static boolean same(Row one, Row two, List<Check> checks) {
+  private boolean same(Row one, Row two) {
+    if (apart(one, two, telling)) {
+      return false;
+    }
     for (int c = 0; c < checks.size(); c++) {
-      if (one.apart(two, checks.get(c), c)) {
+      if (apart(one, two, c)) {
+        telling = c;
         return false;
       }
     }
     return true;
+  }
+
+  private boolean apart(Row one, Row two, int check) {
+    return one.apart(two, checks.get(check), check);
   }
 }

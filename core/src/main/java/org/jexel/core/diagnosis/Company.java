@@ -1,12 +1,13 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.FaultFamily;
 
@@ -43,6 +44,9 @@ final class Company {
   private final boolean[][] touches;
   private final double share;
 
+  /** What each single breaks. */
+  private final List<Set<String>> parts;
+
   /** A pair and how well it does, logarithm. */
   private record Scored(Row row, double score) {}
 
@@ -66,6 +70,7 @@ final class Company {
       }
     }
     share = BOTH / weights;
+    parts = singles.stream().map(row -> parts(row.hypothesis())).toList();
   }
 
   private double log(Row row, int reading) {
@@ -201,13 +206,14 @@ final class Company {
     return best;
   }
 
+  private static Set<String> parts(Hypothesis hypothesis) {
+    return hypothesis.faults().stream()
+        .flatMap(fault -> fault.parts().stream())
+        .collect(Collectors.toSet());
+  }
+
   /** Two faults of one part are one fault. */
   private boolean apart(int one, int two) {
-    Set<String> parts = new HashSet<>();
-    return one != two
-        && Stream.of(singles.get(one).hypothesis(), singles.get(two).hypothesis())
-            .flatMap(h -> h.faults().stream())
-            .flatMap(fault -> fault.parts().stream())
-            .allMatch(parts::add);
+    return one != two && Collections.disjoint(parts.get(one), parts.get(two));
   }
 }

@@ -2,7 +2,6 @@ package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -44,6 +43,7 @@ final class Finder {
   private double[] shares = {};
 
   private final Map<FaultFamily, List<Integer>> withFamily = new HashMap<>();
+  private final Map<String, BitSet> mendedAt = new HashMap<>();
 
   Finder(Predicted predicted, List<Diagnosis.Seen> readings, boolean alone) {
     this.predicted = predicted;
@@ -58,7 +58,7 @@ final class Finder {
       all.addAll(new Company(predicted, readings.byPlace()).pairs());
     }
     weigh(all);
-    List<List<Integer>> groups = Alike.groups(rows, predicted.checks(), this::share);
+    List<List<Integer>> groups = new Alike(predicted.checks()).groups(rows, this::share);
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     Offered offered = new Offered(predicted, readings.byPlace(), wheelsAreSuspect());
@@ -170,14 +170,10 @@ final class Finder {
 
   /** These, and all that is mended where one of the group's is: the same tool goes there. */
   private BitSet atOnePlace(List<Integer> group, BitSet present) {
-    Set<String> places = new HashSet<>();
-    group.forEach(h -> places.addAll(rows.get(h).hypothesis().opened()));
     BitSet here = (BitSet) present.clone();
-    for (int h = 0; h < rows.size(); h++) {
-      if (!Collections.disjoint(places, rows.get(h).hypothesis().opened())) {
-        here.set(h);
-      }
-    }
+    group.stream()
+        .flatMap(h -> rows.get(h).hypothesis().opened().stream())
+        .forEach(place -> here.or(Must.have(mendedAt(), place)));
     return here;
   }
 
@@ -223,6 +219,18 @@ final class Finder {
       }
     }
     return withFamily;
+  }
+
+  /** Places of the rows that are mended where something is opened. */
+  private Map<String, BitSet> mendedAt() {
+    if (mendedAt.isEmpty()) {
+      for (int h = 0; h < rows.size(); h++) {
+        for (String place : rows.get(h).hypothesis().opened()) {
+          mendedAt.computeIfAbsent(place, p -> new BitSet()).set(h);
+        }
+      }
+    }
+    return mendedAt;
   }
 
   private boolean shownByTheProof(Row row) {

@@ -281,16 +281,20 @@ final class Compensation {
         return false;
       }
       double[] row = m[c];
-      for (int r = 0; r < k; r++) {
-        double factor = r == c ? 0 : m[r][c] / row[c];
-        for (int j = c; factor != 0 && j < row.length; j++) {
+      for (int r = c + 1; r < k; r++) {
+        double factor = m[r][c] / row[c];
+        for (int j = c + 1; factor != 0 && j < row.length; j++) {
           m[r][j] -= factor * row[j];
         }
       }
     }
-    for (int r = 0; r < k; r++) {
+    for (int r = k - 1; r >= 0; r--) {
       for (int j = k; j < m[r].length; j++) {
-        m[r][j] /= m[r][r];
+        double sum = m[r][j];
+        for (int c = r + 1; c < k; c++) {
+          sum -= m[r][c] * m[c][j];
+        }
+        m[r][j] = sum / m[r][r];
       }
     }
     return true;

@@ -25,6 +25,9 @@ public record Diode(String name, String a, String b, double forward) implements 
   /** In the same units, where the law goes on as a straight line: about 500 A. */
   private static final double STRAIGHT = 19;
 
+  /** Saturation current I_s, A. */
+  static final double SATURATION = AT_AMPS / Math.expm1(STEEPNESS);
+
   public Diode {
     if (!(forward > 0)) {
       throw new IllegalArgumentException(name + ": forward voltage " + forward + " V");
@@ -36,23 +39,18 @@ public record Diode(String name, String a, String b, double forward) implements 
     return forward / (STEEPNESS * THERMAL_VOLTS);
   }
 
-  /** Saturation current I_s, A. */
-  static double saturation() {
-    return AT_AMPS / Math.expm1(STEEPNESS);
-  }
-
   @Override
   public double amps(double across) {
     double u = across * STEEPNESS / forward;
     return u <= STRAIGHT
-        ? saturation() * Math.expm1(u)
-        : saturation() * (Math.expm1(STRAIGHT) + Math.exp(STRAIGHT) * (u - STRAIGHT));
+        ? SATURATION * Math.expm1(u)
+        : SATURATION * (Math.expm1(STRAIGHT) + Math.exp(STRAIGHT) * (u - STRAIGHT));
   }
 
   @Override
   public double slope(double across) {
     double u = across * STEEPNESS / forward;
-    return saturation() * Math.exp(Math.min(u, STRAIGHT)) * STEEPNESS / forward;
+    return SATURATION * Math.exp(Math.min(u, STRAIGHT)) * STEEPNESS / forward;
   }
 
   @Override

@@ -127,7 +127,7 @@ public final class Spice {
           amps);
     } else if (pole instanceof Diode d) {
       card("d_%s %s %s law_%s", name, d.a(), d.b(), name);
-      card(".model law_%s d(is=%s n=%s)", name, n(Diode.saturation()), n(d.emission()));
+      card(".model law_%s d(is=%s n=%s)", name, n(Diode.SATURATION), n(d.emission()));
       keep("d_" + name, "id", amps);
     }
   }

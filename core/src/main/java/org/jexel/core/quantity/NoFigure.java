@@ -17,6 +17,8 @@ public enum NoFigure {
   /** More than the fuse of the lead bears: above anything that an ammeter is put to. */
   BLOWN(Measure.AMPS, "blown", 1e6, List.of("blows", "fuse"));
 
+  private static final NoFigure[] ALL = values();
+
   private final Measure measure;
   private final String word;
   private final double si;
@@ -40,9 +42,13 @@ public enum NoFigure {
 
   /** What this value stands for; nothing if it is a figure. */
   public static Optional<NoFigure> of(Measure measure, double si) {
-    return Arrays.stream(values())
-        .filter(f -> f.measure == measure && (f == LIVE ? si == f.si : si >= f.si))
-        .findFirst();
+    // A loop: the finder asks this of every figure of every hypothesis.
+    for (NoFigure f : ALL) {
+      if (f.measure == measure && (f == LIVE ? si == f.si : si >= f.si)) {
+        return Optional.of(f);
+      }
+    }
+    return Optional.empty();
   }
 
   /** What was said instead of a figure; more may follow, as in “open circuit” or “OL ohm”. */

@@ -18,7 +18,8 @@ class AlikeTest {
   private static final List<Check> CHECKS = List.of(Made.volts("one"), Made.volts("two"));
 
   private static List<List<Integer>> groups(List<Row> rows, double... shares) {
-    return Alike.groups(rows, CHECKS, group -> group.stream().mapToDouble(h -> shares[h]).sum());
+    return new Alike(CHECKS)
+        .groups(rows, group -> group.stream().mapToDouble(h -> shares[h]).sum());
   }
 
   @Test
