@@ -24,6 +24,9 @@ import org.springframework.web.util.HtmlUtils;
 
 /** Walks the pages as one person, without a browser. */
 public final class Walker {
+  private static final Pattern SPACES =
+      Pattern.compile("(?s)<textarea.*?</textarea>|\\s+|\\s*(/?>)");
+
   private final MockMvc mvc;
   private final RequestPostProcessor person;
 
@@ -60,7 +63,7 @@ public final class Walker {
 
   /** As a browser reads it: how a template breaks its lines means nothing, but in a text area. */
   public static String oneLine(String html) {
-    return Pattern.compile("(?s)<textarea.*?</textarea>|\\s+|\\s*(/?>)")
+    return SPACES
         .matcher(html)
         .replaceAll(
             found ->

@@ -159,7 +159,7 @@ public record CableWindow(
     return List.of(
         new Sum(
             "The shortest cable",
-            "d + g",
+            "L = d + g",
             List.of(
                 term("d", "greatest distance from fixing point to pin, in any turn", reach),
                 term("g", "so that it hangs", HANGS)),
@@ -167,7 +167,7 @@ public record CableWindow(
             Measure.SMALL_LENGTH),
         new Sum(
             "The longest cable",
-            "t − p",
+            "L = t − p",
             List.of(
                 term(
                     "t",

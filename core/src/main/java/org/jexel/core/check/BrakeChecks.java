@@ -67,7 +67,7 @@ final class BrakeChecks {
                 ? "All magnets lie side by side: one that is off raises it, one that is shorted lowers it."
                 : "All magnets lie side by side. With so many, one that is off can hide in the band: what each hums, and the current, tell it.",
             AT_SOCKET,
-            "R = 1 / Σ(n / r) + copper and contacts"),
+            CheckMaker.OF_MAGNETS),
         new Probing(
             Setup.dead(),
             Measure.OHMS,
@@ -134,7 +134,7 @@ final class BrakeChecks {
         "Brake current, full lever",
         PinFunction.BRAKE,
         "Current is what the magnets pull with; it falls when one is off.",
-        "I = (E − U_c) / (1 / Σ(n / r) + copper and contacts)");
+        CheckMaker.AMPS_OF_MAGNETS);
   }
 
   /** An actuator draws its signal only, too little for a clamp; its pump is what loads a pin. */

@@ -32,6 +32,11 @@ final class CheckMaker {
   /** How a figure of the whole network comes about. */
   private static final String SOLVED = "U = E − Σ R·I on the way, solved for the whole network";
 
+  /** Of the brakes' ohms and current, whose sum {@link MagnetSum} works out. */
+  static final String OF_MAGNETS = "R = 1 / Σ(n / r) + R_c";
+
+  static final String AMPS_OF_MAGNETS = "I = (E − U_c) / (1 / Σ(n / r) + R_c)";
+
   /** A part that carries less than a tenth of the meter's current is not on the way. */
   private static final double ON_THE_WAY = 0.01;
 
@@ -121,9 +126,7 @@ final class CheckMaker {
         measure,
         spread.band(),
         words.why(),
-        words.formula().isEmpty()
-            ? onTheWay(words.title(), network, slope, expected)
-            : new Sum(words.title(), words.formula(), terms(network), expected, measure),
+        sum(words, probing, solution, slope, expected),
         spread.influences(),
         words.minutes(),
         new Probing(
@@ -174,6 +177,22 @@ final class CheckMaker {
     // The clamped part's own resistance: dI/dR = −I/R beside what it does to the rest.
     return part ->
         amps.to(part.element()) + (part.element().equals(probing.red()) ? own / part.nominal() : 0);
+  }
+
+  private Sum sum(
+      Words words,
+      Probing probing,
+      Solution solution,
+      ToDoubleFunction<Tolerance> slope,
+      double expected) {
+    RigNetwork network = network(probing.setup());
+    Measure measure = probing.measure();
+    return switch (words.formula()) {
+      case "" -> onTheWay(words.title(), network, slope, expected);
+      case OF_MAGNETS -> new MagnetSum(network).ohms(words.title(), slope, expected);
+      case AMPS_OF_MAGNETS -> new MagnetSum(network).amps(words.title(), solution, expected);
+      default -> new Sum(words.title(), words.formula(), terms(network), expected, measure);
+    };
   }
 
   /**
@@ -228,7 +247,7 @@ final class CheckMaker {
     return terms;
   }
 
-  private static Term term(String symbol, Tolerance part) {
+  static Term term(String symbol, Tolerance part) {
     return new Term(
         symbol, part.label(), part.nominal(), part.measure(), Optional.of(part.provenance()));
   }
