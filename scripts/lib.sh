@@ -55,12 +55,15 @@ db_start() {
   fi
   DB_SOCKET=$(db_socket "$dir" "$port")
   rm -f "$DB_SOCKET"
+  # A server that starts clears its folder for temporary tables, of others' tables as well.
+  mkdir -p "$dir/tmp"
+  chown "$DB_ACCOUNT" "$dir/tmp"
   if [ ! -d "$dir/data/mysql" ]; then
     rm -rf "$dir/data" "$dir/new"
     mkdir -p "$dir/new"
     chown "$DB_ACCOUNT" "$dir" "$dir/new"
-    as_db mariadb-install-db --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/new" --auth-root-authentication-method=normal \
-      --skip-test-db >"$dir/install.log" 2>&1 || { tail -n 5 "$dir/install.log" >&2; die "MariaDB could not make its data folder."; }
+    as_db mariadb-install-db --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/new" --tmpdir="$dir/tmp" --auth-root-authentication-method=normal \
+      --skip-test-db >"$dir/install.log" 2>&1 || { { grep -am 5 ERROR "$dir/install.log" || tail -n 5 "$dir/install.log"; } >&2; die "MariaDB could not make its data folder."; }
     mv "$dir/new" "$dir/data"
   fi
   chown "$DB_ACCOUNT" "$dir"
@@ -69,7 +72,7 @@ db_start() {
   (
     daemon=$(PATH="$PATH:/usr/sbin" command -v mariadbd)
     if [ "$DB_ACCOUNT" = nobody ]; then set -- setsid setpriv --reuid=nobody --regid=nogroup --clear-groups "$daemon"; else set -- setsid "$daemon"; fi
-    exec "$@" --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/data" --socket="$DB_SOCKET" \
+    exec "$@" --no-defaults --user="$DB_ACCOUNT" --datadir="$dir/data" --tmpdir="$dir/tmp" --socket="$DB_SOCKET" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$dir/mariadb.pid" --character-set-server=utf8mb4 \
     --innodb-flush-log-at-trx-commit=1 --innodb-buffer-pool-size=128M --max-connections=80 --skip-name-resolve \
     >"$dir/mariadb.log" 2>&1
