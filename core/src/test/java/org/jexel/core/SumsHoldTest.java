@@ -179,6 +179,9 @@ class SumsHoldTest {
         at += 3;
         return Math.cos(atom());
       }
+      if (take('-')) {
+        return -atom();
+      }
       if (take('(')) {
         double value = sum();
         assertThat(take(')')).as("closed bracket in " + text).isTrue();

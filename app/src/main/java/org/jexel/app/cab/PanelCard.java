@@ -205,12 +205,21 @@ record PanelCard(
     if (text.isEmpty()) {
       return null;
     }
-    try {
-      String[] words = text.split("[\\s;]+|,\\s+");
-      double[] diameters = new double[words.length];
-      for (int i = 0; i < words.length; i++) {
+    String[] words = text.split("[\\s;]+|,\\s+");
+    double[] diameters = new double[words.length];
+    for (int i = 0; i < words.length; i++) {
+      try {
         diameters[i] = Template.metres(words[i], UnitSystem.METRIC);
+      } catch (IllegalArgumentException e) {
+        problems.put(
+            "cables",
+            Phrase.of(
+                "“%s” is not understood. Write the diameter of each cable, as in 6 6 4.5.",
+                words[i]));
+        return null;
       }
+    }
+    try {
       return BundleHole.of(diameters);
     } catch (IllegalArgumentException e) {
       problems.put("cables", e.getMessage());

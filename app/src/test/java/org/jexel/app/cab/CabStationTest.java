@@ -125,6 +125,12 @@ class CabStationTest {
         .as("whoever looks at it in inches sees the same panel")
         .contains("value=\"120 mm\"")
         .contains("60.0 mm");
+    post("J1004", "panel", Map.of("cables", "4, 4, 4"));
+    assertThat(card("J1004", "panel")).contains("circle around it 8.6 mm");
+    post("J1004", "panel", Map.of("cables", "6 4,5,6"));
+    assertThat(card("J1004", "panel"))
+        .contains("“4,5,6” is not understood. Write the diameter of each cable, as in 6 6 4.5.")
+        .contains("value=\"6 4,5,6\"");
     post("J1004", "panel", Map.of("width", "3/0"));
     assertThat(card("J1004", "panel")).contains("is no fraction").contains("value=\"3/0\"");
     Map<String, String> holes = new HashMap<>(Map.of("spindle", "3/8", "lampRight", "far right"));

@@ -220,8 +220,7 @@ final class BreakawayChecks {
                     "Each of the %d brakes draws its share: what is missing tells how many are off.",
                     magnets)
                 : "What the brakes get once the trailer is off.",
-            AT_BOX,
-            "I = (E − U) / R, solved for the whole network"),
+            AT_BOX),
         new Probing(PULLED, Measure.AMPS, Nodes.wire(Harness.SWITCH_IN), ""));
   }
 

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import org.jexel.core.connector.Connector;
 import org.jexel.core.connector.PinFunction;
@@ -30,7 +29,10 @@ import org.jspecify.annotations.Nullable;
  */
 final class CheckMaker {
   /** How a figure of the whole network comes about. */
-  private static final String SOLVED = "U = E − Σ R·I on the way, solved for the whole network";
+  private static final String SOLVED = "solved for the whole network";
+
+  private static final String UNFED = "nothing that feeds reaches it, solved for the whole network";
+  private static final String CURVED = "I by its curve at its volts, solved for the whole network";
 
   /** Of the brakes' ohms and current, whose sum {@link MagnetSum} works out. */
   static final String OF_MAGNETS = "R = 1 / Σ(n / r) + R_c";
@@ -44,6 +46,7 @@ final class CheckMaker {
   private final Harness harness;
   private final Map<Setup, RigNetwork> networks = new HashMap<>();
   private final Map<Setup, Solution> solutions = new HashMap<>();
+  private final Map<Setup, WaySum> ways = new HashMap<>();
 
   /** One of each, so that whoever reads all checks sees at once which share theirs. */
   private final Map<Setup, Setup> setups = new HashMap<>();
@@ -191,8 +194,22 @@ final class CheckMaker {
       case "" -> onTheWay(words.title(), network, slope, expected);
       case OF_MAGNETS -> new MagnetSum(network).ohms(words.title(), slope, expected);
       case AMPS_OF_MAGNETS -> new MagnetSum(network).amps(words.title(), solution, expected);
-      default -> new Sum(words.title(), words.formula(), terms(network), expected, measure);
+      case SOLVED -> {
+        WaySum way = ways.computeIfAbsent(probing.setup(), setup -> new WaySum(network, solution));
+        Optional<Sum> sum =
+            measure == Measure.VOLTS
+                ? way.volts(words.title(), probing.red(), probing.black(), expected)
+                : way.ofOne(words.title(), words.id().part(), expected)
+                    .or(() -> way.amps(words.title(), expected));
+        String otherwise = measure == Measure.VOLTS ? UNFED : CURVED;
+        yield sum.orElseGet(() -> new Sum(words.title(), otherwise, List.of(), expected, measure));
+      }
+      default -> told(words, network, expected, measure);
     };
+  }
+
+  private static Sum told(Words words, RigNetwork network, double expected, Measure measure) {
+    return new Sum(words.title(), words.formula(), terms(network), expected, measure);
   }
 
   /**
@@ -217,32 +234,15 @@ final class CheckMaker {
     return new Sum(title, "R = " + String.join(" + ", parts), terms, expected, Measure.OHMS);
   }
 
-  /** The parts of the sum: the supply, the controller, the loads, and the copper as one figure. */
+  /** Of a figure that only the whole network's solution gives: what it starts from. */
   private static List<Term> terms(RigNetwork network) {
     List<Term> terms = new ArrayList<>();
-    double copper = 0;
-    Map<Double, Integer> magnets = new TreeMap<>();
     for (Tolerance part : network.tolerances()) {
-      switch (part.way()) {
-        case SUPPLY -> terms.add(term("E", part));
-        case CONTROLLER -> terms.add(term("U_c", part));
-        case MAGNET -> magnets.merge(part.nominal(), 1, Integer::sum);
-        case BRAKES -> copper += part.nominal();
-        case REAR_LAMP, OTHER -> {
-          // Not in this sum.
-        }
+      if (part.way() == Tolerance.Way.SUPPLY) {
+        terms.add(term("E", part));
+      } else if (part.way() == Tolerance.Way.CONTROLLER) {
+        terms.add(term("U_c", part));
       }
-    }
-    boolean alike = magnets.size() == 1;
-    magnets.forEach(
-        (ohms, count) -> {
-          String which = alike ? "" : "_" + ohms;
-          terms.add(Term.computed("r" + which, "one magnet", ohms, Measure.OHMS));
-          terms.add(Term.computed("n" + which, "of these side by side", count, Measure.COUNT));
-        });
-    if (!magnets.isEmpty()) {
-      terms.add(
-          Term.computed("copper", "all brake conductors and contacts", copper, Measure.MILLIOHMS));
     }
     return terms;
   }
