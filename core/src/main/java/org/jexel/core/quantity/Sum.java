@@ -15,6 +15,8 @@ import java.util.regex.Pattern;
  * @param measure how the result is written
  */
 public record Sum(String title, String formula, List<Term> terms, double si, Measure measure) {
+  private static final char UNBROKEN = '\u00a0';
+
   public Sum {
     terms = List.copyOf(terms);
   }
@@ -25,7 +27,7 @@ public record Sum(String title, String formula, List<Term> terms, double si, Mea
 
   /**
    * The formula with this job's figures in the places of its symbols, each with its unit, so that
-   * whoever works it out comes to the result.
+   * whoever works it out comes to the result. No line breaks between a figure and its unit.
    */
   public String substituted(UnitSystem system) {
     String symbols =
@@ -43,7 +45,7 @@ public record Sum(String title, String formula, List<Term> terms, double si, Mea
                 terms.stream()
                     .filter(term -> term.symbol().equals(found.group()))
                     .findFirst()
-                    .map(term -> term.measure().text(term.si(), system))
+                    .map(term -> term.measure().text(term.si(), system).replace(' ', UNBROKEN))
                     .orElse(found.group())));
   }
 }
