@@ -194,17 +194,24 @@ final class CheckMaker {
       case "" -> onTheWay(words.title(), network, slope, expected);
       case OF_MAGNETS -> new MagnetSum(network).ohms(words.title(), slope, expected);
       case AMPS_OF_MAGNETS -> new MagnetSum(network).amps(words.title(), solution, expected);
-      case SOLVED -> {
-        WaySum way = ways.computeIfAbsent(probing.setup(), setup -> new WaySum(network, solution));
-        Optional<Sum> sum =
-            measure == Measure.VOLTS
-                ? way.volts(words.title(), probing.red(), probing.black(), expected)
-                : way.ofOne(words.title(), words.id().part(), expected)
-                    .or(() -> way.amps(words.title(), expected));
-        String otherwise = measure == Measure.VOLTS ? UNFED : CURVED;
-        yield sum.orElseGet(() -> new Sum(words.title(), otherwise, List.of(), expected, measure));
-      }
+      case SOLVED -> solved(words, probing, solution, expected);
       default -> told(words, network, expected, measure);
+    };
+  }
+
+  private Sum solved(Words words, Probing probing, Solution solution, double expected) {
+    RigNetwork network = network(probing.setup());
+    WaySum way = ways.computeIfAbsent(probing.setup(), setup -> new WaySum(network, solution));
+    String title = words.title();
+    return switch (probing.measure()) {
+      case VOLTS ->
+          way.volts(title, probing.red(), probing.black(), expected)
+              .orElseGet(() -> new Sum(title, UNFED, List.of(), expected, Measure.VOLTS));
+      case AMPS ->
+          way.ofOne(title, words.id().part(), expected)
+              .or(() -> way.amps(title, expected))
+              .orElseGet(() -> new Sum(title, CURVED, List.of(), expected, Measure.AMPS));
+      default -> told(words, network, expected, probing.measure());
     };
   }
 

@@ -1,6 +1,7 @@
 package org.jexel.core.check;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -58,6 +59,7 @@ final class WaySum {
   private static final class Written {
     private final List<Term> terms = new ArrayList<>();
     private final StringBuilder formula = new StringBuilder();
+    private final Map<String, Integer> numbers = new HashMap<>();
 
     /** With its sign; the first one's plus is left out. */
     private void add(double signed, Term term) {
@@ -66,9 +68,7 @@ final class WaySum {
     }
 
     private String next(String symbol) {
-      String numbered = symbol + "_";
-      return numbered
-          + (1 + terms.stream().filter(term -> term.symbol().startsWith(numbered)).count());
+      return symbol + "_" + numbers.merge(symbol, 1, Integer::sum);
     }
 
     private Sum sum(String title, String result, double expected, Measure measure) {
