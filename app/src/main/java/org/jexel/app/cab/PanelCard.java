@@ -214,7 +214,7 @@ record PanelCard(
         problems.put(
             "cables",
             Phrase.of(
-                "“%s” is not understood. Write the diameter of each cable, as in 6 6 4.5.",
+                "“%s” is not understood. Write the diameter of each cable, as in 6\u00a06\u00a04.5.",
                 words[i]));
         return null;
       }

@@ -129,7 +129,8 @@ class CabStationTest {
     assertThat(card("J1004", "panel")).contains("circle around it 8.6 mm");
     post("J1004", "panel", Map.of("cables", "6 4,5,6"));
     assertThat(card("J1004", "panel"))
-        .contains("“4,5,6” is not understood. Write the diameter of each cable, as in 6 6 4.5.")
+        .contains(
+            "“4,5,6” is not understood. Write the diameter of each cable, as in 6\u00a06\u00a04.5.")
         .contains("value=\"6 4,5,6\"");
     post("J1004", "panel", Map.of("width", "3/0"));
     assertThat(card("J1004", "panel")).contains("is no fraction").contains("value=\"3/0\"");

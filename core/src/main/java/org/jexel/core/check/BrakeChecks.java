@@ -67,7 +67,7 @@ final class BrakeChecks {
                 ? "All magnets lie side by side: one that is off raises it, one that is shorted lowers it."
                 : "All magnets lie side by side. With so many, one that is off can hide in the band: what each hums, and the current, tell it.",
             AT_SOCKET,
-            CheckMaker.OF_MAGNETS),
+            Reckoned.MAGNETS),
         new Probing(
             Setup.dead(),
             Measure.OHMS,
@@ -134,7 +134,7 @@ final class BrakeChecks {
         "Brake current, full lever",
         PinFunction.BRAKE,
         "Current is what the magnets pull with; it falls when one is off.",
-        CheckMaker.AMPS_OF_MAGNETS);
+        Reckoned.MAGNETS);
   }
 
   /** An actuator draws its signal only, too little for a clamp; its pump is what loads a pin. */
@@ -156,7 +156,7 @@ final class BrakeChecks {
         "Pump's current, full lever",
         PinFunction.CHARGE,
         "The pump's current is its work. Ohms on an electronic input say nothing.",
-        "I = (E − U) / R, solved for the whole network");
+        Reckoned.PUMP);
   }
 
   /** By the gauge on the actuator, or by the pump, which stops once its pressure stands. */
@@ -176,7 +176,8 @@ final class BrakeChecks {
         new Probing(Setup.rig(StateWord.LEVER), Measure.PRESSING, Load.ACTUATOR, ""));
   }
 
-  private void clamped(String id, String title, PinFunction function, String why, String formula) {
+  private void clamped(
+      String id, String title, PinFunction function, String why, Reckoned reckoned) {
     add(
         new CheckMaker.Words(
             new CheckId("brake", id),
@@ -189,7 +190,7 @@ final class BrakeChecks {
             "the same, in series, or a clamp around it",
             why,
             WITH_HELPER,
-            formula),
+            reckoned),
         new Probing(
             Setup.rig(StateWord.LEVER), Measure.AMPS, Nodes.wire(Nodes.socket(function)), ""));
   }

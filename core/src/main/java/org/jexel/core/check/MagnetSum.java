@@ -3,6 +3,7 @@ package org.jexel.core.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
@@ -47,15 +48,20 @@ final class MagnetSum {
   Sum amps(String title, Solution solution, double expected) {
     for (Tolerance part : network.tolerances()) {
       if (part.way() == Tolerance.Way.SUPPLY) {
-        terms.add(CheckMaker.term("E", part));
+        terms.add(CheckSums.term("E", part));
       } else if (part.way() == Tolerance.Way.CONTROLLER) {
-        terms.add(CheckMaker.term("U_c", part));
+        terms.add(CheckSums.term("U_c", part));
       }
     }
     String magnets = magnets();
+    Set<String> magnetNames =
+        network.tolerances().stream()
+            .filter(part -> part.way() == Tolerance.Way.MAGNET)
+            .map(Tolerance::element)
+            .collect(Collectors.toSet());
     double watts =
         network.network().elements().stream()
-            .filter(element -> !isMagnet(element))
+            .filter(element -> !magnetNames.contains(element.name()))
             .mapToDouble(element -> watts(element, solution))
             .sum();
     terms.add(added("battery, conductors and contacts", watts / (expected * expected)));
@@ -77,12 +83,6 @@ final class MagnetSum {
           shares.add("n" + which + " / r" + which);
         });
     return shares.stream().collect(Collectors.joining(" + ", "1 / (", ")"));
-  }
-
-  private boolean isMagnet(Element element) {
-    return network.tolerances().stream()
-        .anyMatch(
-            part -> part.way() == Tolerance.Way.MAGNET && part.element().equals(element.name()));
   }
 
   /** What an element turns into heat; lamps beside an earth carry some of what comes back. */

@@ -107,7 +107,7 @@ final class TrailerAlone {
               Phrase.of("pin %d, earth", connector.pin(PinFunction.EARTH).orElseThrow().number()),
               "Cold filaments lie side by side, and diode lamps show none at all. Less than that is a chafe, and no fuse is spent on finding it.",
               AT_THE_PLUG,
-              "R = 1 / Σ(1 / R_lamp), each lamp cold, and the runs"),
+              Reckoned.COLD_LAMPS),
           new Probing(
               Setup.dead(), Measure.OHMS, Nodes.plug(function), Nodes.plug(PinFunction.EARTH)));
     }
@@ -159,7 +159,7 @@ final class TrailerAlone {
               function == PinFunction.EARTH ? "its return terminal" : "its live terminal",
               why,
               UNDER,
-              ""),
+              Reckoned.BETWEEN_THE_LEADS),
           new Probing(Setup.dead(), Measure.OHMS, plug, terminal));
     }
   }
@@ -179,7 +179,7 @@ final class TrailerAlone {
                 "its other wire",
                 "Off its leads it stands for itself: within a tenth of its plate, and within 0.3 Ω or a tenth of the other side.",
                 OFF_ITS_LEADS,
-                ""),
+                Reckoned.BETWEEN_THE_LEADS),
             new Probing(Setup.dead(), Measure.OHMS, load.name(), ""));
       }
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -16,6 +15,7 @@ import org.jexel.core.network.RigNetwork;
 import org.jexel.core.network.Solution;
 import org.jexel.core.network.Tolerance;
 import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Phrase;
 import org.jexel.core.quantity.Sum;
 import org.jexel.core.quantity.Term;
 import org.jgrapht.GraphPath;
@@ -83,7 +83,7 @@ final class WaySum {
         network.tolerances().stream()
             .collect(Collectors.toMap(Tolerance::element, Function.identity(), (a, b) -> a));
     for (Element element : network.network().elements()) {
-      String[] ends = ends(element);
+      String[] ends = element.ends();
       if (!isFed(element) && !ends[0].equals(ends[1])) {
         passed.addVertex(ends[0]);
         passed.addVertex(ends[1]);
@@ -101,12 +101,12 @@ final class WaySum {
     String at = black;
     Map<Element, Double> losses = new LinkedHashMap<>();
     for (Element element : way) {
-      String[] ends = ends(element);
+      String[] ends = element.ends();
       String next = ends[0].equals(at) ? ends[1] : ends[0];
       double gain = solution.volts(next, at);
       at = next;
       if (element instanceof Element.Source source) {
-        double volts = ends[1].equals(next) ? source.volts() : -source.volts();
+        double volts = source.plus().equals(next) ? source.volts() : -source.volts();
         written.add(volts, source(written, source));
         gain -= volts;
       }
@@ -180,7 +180,7 @@ final class WaySum {
     String own = written.terms.isEmpty() ? "E" : written.next("E");
     return part == null
         ? Term.computed(own, "of the source", Math.abs(source.volts()), Measure.VOLTS)
-        : CheckMaker.term(own, part);
+        : CheckSums.term(own, part);
   }
 
   private Term lost(Written written, Element element, double volts) {
@@ -189,7 +189,7 @@ final class WaySum {
         element instanceof Element.Source
             ? "in the battery"
             : part != null ? part.label() : element instanceof Diode ? "in the diode" : "contact";
-    String amps = String.format(Locale.ROOT, ", %.2f A", Math.abs(solution.amps(element.name())));
+    String amps = Phrase.of(", %.2f A", Math.abs(solution.amps(element.name())));
     return loss(written.next("U"), label + amps, volts);
   }
 
@@ -219,16 +219,5 @@ final class WaySum {
     return element instanceof Element.Ohmic part
         ? part.ohms()
         : element instanceof Element.Source source ? source.ohms() : 0;
-  }
-
-  /** A source's minus comes first. */
-  private static String[] ends(Element element) {
-    if (element instanceof Element.TwoPole part) {
-      return new String[] {part.a(), part.b()};
-    } else if (element instanceof Element.Source source) {
-      return new String[] {source.minus(), source.plus()};
-    }
-    Element.Converter converter = (Element.Converter) element;
-    return new String[] {converter.in(), converter.out()};
   }
 }

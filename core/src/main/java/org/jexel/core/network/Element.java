@@ -4,11 +4,19 @@ package org.jexel.core.network;
 public sealed interface Element {
   String name();
 
+  /** The two nodes that it couples: a and b, plus and minus, in and out. */
+  String[] ends();
+
   /** Whatever carries a current that its own voltage alone decides, from a to b. */
   non-sealed interface TwoPole extends Element {
     String a();
 
     String b();
+
+    @Override
+    default String[] ends() {
+      return new String[] {a(), b()};
+    }
 
     /** Current from a to b at a voltage of either sign, A. */
     double amps(double volts);
@@ -70,6 +78,11 @@ public sealed interface Element {
         throw new IllegalArgumentException(name + ": " + volts + " V behind " + ohms + " Ω");
       }
     }
+
+    @Override
+    public String[] ends() {
+      return new String[] {plus, minus};
+    }
   }
 
   /**
@@ -89,6 +102,11 @@ public sealed interface Element {
       if (!(share > 0 && share <= 1) || !(drop >= 0 && drop <= 3)) {
         throw new IllegalArgumentException(name + ": share " + share + ", drop " + drop + " V");
       }
+    }
+
+    @Override
+    public String[] ends() {
+      return new String[] {in, out};
     }
 
     double fade(double volts) {

@@ -51,7 +51,7 @@ final class Equations {
     conductance = new double[elements.size()];
     for (int e = 0; e < elements.size(); e++) {
       Element element = elements.get(e);
-      String[] ends = ends(element);
+      String[] ends = element.ends();
       first[e] = nodes.getOrDefault(ends[0], -1);
       second[e] = nodes.getOrDefault(ends[1], -1);
       branch[e] = branches.getOrDefault(element.name(), -1);
@@ -93,17 +93,6 @@ final class Equations {
 
   private static boolean hasBranch(Element element) {
     return !(element instanceof Element.TwoPole);
-  }
-
-  /** The two nodes that an element couples. */
-  static String[] ends(Element element) {
-    if (element instanceof Element.TwoPole p) {
-      return new String[] {p.a(), p.b()};
-    } else if (element instanceof Element.Source s) {
-      return new String[] {s.plus(), s.minus()};
-    }
-    Element.Converter c = (Element.Converter) element;
-    return new String[] {c.in(), c.out()};
   }
 
   private List<BitSet> adjacency() {

@@ -140,7 +140,7 @@ final class FaultEdit {
 
   private String node(String name) {
     boolean known =
-        elements.values().stream().anyMatch(e -> Arrays.asList(Equations.ends(e)).contains(name));
+        elements.values().stream().anyMatch(e -> Arrays.asList(e.ends()).contains(name));
     if (!known) {
       throw new IllegalArgumentException(
           "This rig has no point called “%s”. The network lists them.".formatted(name));

@@ -151,7 +151,7 @@ public final class FaultSolver {
     if (before == null || after == null) {
       return before == after ? List.of() : List.of(new Port(whole, before, after));
     }
-    return Arrays.equals(Equations.ends(before), Equations.ends(after))
+    return Arrays.equals(before.ends(), after.ends())
         ? List.of(new Port(whole, before, after))
         : List.of(new Port(whole, before, null), new Port(whole, null, after));
   }

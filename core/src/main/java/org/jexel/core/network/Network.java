@@ -38,7 +38,7 @@ public final class Network {
     if (elements.put(element.name(), element) != null) {
       throw new IllegalArgumentException("element " + element.name() + " stands twice");
     }
-    for (String end : Equations.ends(element)) {
+    for (String end : element.ends()) {
       node(end);
     }
     return this;
@@ -88,7 +88,7 @@ public final class Network {
 
   /** Whether an element's ends are here; of no element they are. */
   boolean placed(@Nullable Element element) {
-    return element == null || Arrays.stream(Equations.ends(element)).allMatch(this::hasNode);
+    return element == null || Arrays.stream(element.ends()).allMatch(this::hasNode);
   }
 
   /**
