@@ -17,7 +17,8 @@ import org.jexel.core.quantity.Term;
 /** The sums that the checks of one rig show. */
 final class CheckSums {
   private static final String UNFED = "nothing that feeds reaches it, solved for the whole network";
-  private static final String CURVED = "I by its curve at its volts, solved for the whole network";
+  private static final String CURVED =
+      "I, what it draws at its volts, solved for the whole network";
 
   /** A part that carries less than a tenth of the meter's current is not on the way. */
   private static final double ON_THE_WAY = 0.01;
