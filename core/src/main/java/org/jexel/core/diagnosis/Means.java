@@ -35,6 +35,8 @@ final class Means {
     this.harness = harness;
     this.checks = checks;
     this.whole = RigNetwork.whole(rig, harness);
+    checks.stream().map(check -> check.probing().setup()).distinct().toList().parallelStream()
+        .forEach(this::solver);
   }
 
   /** Solves the network with a hypothesis's faults; empty where no rig can stand so. */
@@ -58,9 +60,12 @@ final class Means {
     return solvers.computeIfAbsent(setup, s -> new FaultSolver(s.network(rig, harness).network()));
   }
 
-  /** A wrong stop signal changes what the state switches on, so it has networks of its own. */
+  /** Where a wrong stop signal changes what the controller gives, it has networks of its own. */
   private FaultSolver solver(Setup setup, List<Fault> signal) {
-    return signal.isEmpty() || setup.kind() != Setup.Kind.RIG
+    boolean same =
+        setup.kind() != Setup.Kind.RIG
+            || RigNetwork.output(setup.state(), signal) == setup.state().output();
+    return signal.isEmpty() || same
         ? solver(setup)
         : signalled
             .computeIfAbsent(setup, s -> new ConcurrentHashMap<>())

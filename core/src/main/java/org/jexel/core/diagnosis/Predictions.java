@@ -1,8 +1,10 @@
 package org.jexel.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -10,9 +12,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Random;
 import java.util.Set;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Meter;
 import org.jexel.core.harness.Harness;
@@ -60,9 +64,13 @@ public final class Predictions {
 
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
 
-  private Predictions(List<Check> checks, Means means) {
+  /** Means of the sound rig. */
+  private final double[] sound;
+
+  private Predictions(List<Check> checks, Means means, double[] sound) {
     this.checks = checks;
     this.means = means;
+    this.sound = sound;
     this.shared = new Shared(checks);
     this.fuses =
         IntStream.range(0, checks.size())
@@ -77,34 +85,48 @@ public final class Predictions {
   public static Predictions of(
       Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
     List<Check> read = List.copyOf(checks);
-    Predictions predictions = new Predictions(read, new Means(rig, harness, read));
+    Means means = new Means(rig, harness, read);
+    double[] sound =
+        means
+            .of(hypotheses.get(0))
+            .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
+    Predictions predictions = new Predictions(read, means, sound);
     predictions.solve(hypotheses);
     return predictions;
   }
 
-  /** Every fault in all its severities, on as many cores as there are. */
+  /**
+   * Every fault in all its severities, on as many cores as there are. Neighbours take about as
+   * long, so they are dealt out like cards.
+   */
   private void solve(List<Hypothesis> hypotheses) {
-    double[] healthy =
-        means
-            .of(hypotheses.get(0))
-            .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
-    Severities.apart(hypotheses).parallelStream()
-        .map(fault -> new Severities(fault, healthy, means::of, this::alike, this::blownByOne))
-        .toList()
-        .forEach(this::rows);
+    List<List<Hypothesis>> faults = Severities.apart(hypotheses);
+    List<Integer> dealt = new ArrayList<>(IntStream.range(0, faults.size()).boxed().toList());
+    Collections.shuffle(dealt, new Random(faults.size()));
+    Severities[] solved = new Severities[faults.size()];
+    dealt.parallelStream()
+        .forEach(
+            i ->
+                solved[i] =
+                    new Severities(faults.get(i), sound, means::of, this::alike, this::blownByOne));
+    List<Row> rows = Arrays.stream(solved).parallel().flatMap(this::rows).toList();
+    rows.forEach(row -> row.hypothesis().faults().forEach(fault -> listed.put(fault, row)));
+    singles.addAll(
+        rows.parallelStream()
+            .map(row -> loose(row.hypothesis()).map(part -> breaking(row, part)).orElse(row))
+            .toList());
   }
 
-  private void rows(Severities solved) {
-    for (int i = 0; i < solved.size(); i++) {
-      int own = i;
-      IntToDoubleFunction spread =
-          solved.size() > 1
-              ? c -> solved.spread(own, c)
-              : c -> graded(solved.hypothesis(own), c, solved.means(own)[c]);
-      Row row = row(solved.hypothesis(i), solved.means(i), spread);
-      singles.add(loose(row.hypothesis()).map(part -> breaking(row, part)).orElse(row));
-      row.hypothesis().faults().forEach(fault -> listed.put(fault, row));
-    }
+  private Stream<Row> rows(Severities solved) {
+    return IntStream.range(0, solved.size()).mapToObj(i -> row(solved, i));
+  }
+
+  private Row row(Severities solved, int i) {
+    Hypothesis hypothesis = solved.hypothesis(i);
+    double[] mean = solved.means(i);
+    return solved.size() > 1
+        ? row(hypothesis, mean, check -> solved.spread(i, check))
+        : row(hypothesis, mean, check -> graded(hypothesis, check, mean[check]));
   }
 
   /** Whether only the ohms of what touches would tell the two. */
@@ -175,10 +197,9 @@ public final class Predictions {
    * @param spread how far a graded fault may move each reading to either side
    */
   private Row row(Hypothesis hypothesis, double[] mean, IntToDoubleFunction spread) {
-    double[] healthy = singles.isEmpty() ? mean : singles.get(0).means();
     double[] deviation = new double[mean.length];
     for (int c = 0; c < mean.length; c++) {
-      deviation[c] = Deviation.of(checks.get(c), mean[c], healthy[c], spread.applyAsDouble(c));
+      deviation[c] = Deviation.of(checks.get(c), mean[c], sound[c], spread.applyAsDouble(c));
     }
     return new Row(hypothesis, mean, deviation, true);
   }
@@ -201,7 +222,7 @@ public final class Predictions {
     if (!checks.get(check).measure().words().isEmpty()) {
       return 0;
     }
-    double healthy = singles.isEmpty() ? mean : singles.get(0).means()[check];
+    double healthy = sound[check];
     double partly = Math.abs(healthy) < SMALL ? HALF : Math.min(1, Math.abs(mean / healthy));
     return hypothesis.graded() * (mean - healthy) * partly;
   }

@@ -25,6 +25,9 @@ final class Compensation {
 
   private static final double SINGULAR = 1e-12;
 
+  /** An injection far below the residual that is looked at afterwards, A. */
+  private static final double NOTHING = 1e-3 * Newton.RESIDUAL;
+
   private final Port[] ports;
 
   /** So many ports, the first, are curved; the others are straight. */
@@ -250,7 +253,7 @@ final class Compensation {
   void spread(double[] x) {
     double[] all = together(u, alone);
     for (int p = 0; p < all.length; p++) {
-      if (all[p] != 0) {
+      if (Math.abs(all[p]) > NOTHING) {
         ports[p].lower(x, all[p]);
       }
     }

@@ -50,6 +50,9 @@ public final class FaultSolver {
   private final Network network;
   private final Linearised whole;
 
+  /** Every element at its place. */
+  private final Map<String, Port> standing = new HashMap<>();
+
   /** Elements that do not keep to Ohm's law, what each sees of the others, and their places. */
   private final List<Port> curved = new ArrayList<>();
 
@@ -61,10 +64,12 @@ public final class FaultSolver {
     this.network = network;
     whole = new Linearised(network);
     for (Element element : network.elements()) {
+      Port port = Port.of(whole, element);
+      standing.put(element.name(), port);
       if (element instanceof Element.Converter
           || element instanceof Element.TwoPole && !(element instanceof Element.Ohmic)) {
         places.put(element.name(), curved.size());
-        curved.add(new Port(whole, element, element));
+        curved.add(port);
       }
     }
     between = extended(new double[0][], curved);
@@ -114,17 +119,19 @@ public final class FaultSolver {
     List<Port> changed = new ArrayList<>();
     for (Change change : changes) {
       Element was = change.before();
-      if (was != null && !network.has(was.name()) || !network.placed(change.after())) {
+      Port own = was == null ? null : standing.get(was.name());
+      // The network's own element, which may lie elsewhere in its tolerance than the whole rig's.
+      Element before = own == null ? null : own.before();
+      Element after = change.in(before);
+      boolean there = after == null || own != null && own.fits(after) || network.placed(after);
+      if (was != null && own == null || !there) {
         continue;
       }
-      // The network's own element, which may lie elsewhere in its tolerance than the whole rig's.
-      Element before = was == null ? null : network.element(was.name());
-      Element after = change.in(before);
       if (before instanceof Element.Converter || after instanceof Element.Converter) {
         return factored(changes);
       }
-      for (Port port : ports(before, after)) {
-        Integer place = before == null ? null : places.get(before.name());
+      Integer place = before == null ? null : places.get(before.name());
+      for (Port port : ports(own, after)) {
         if (place != null && port.stoodBefore()) {
           bent.set(place, port);
         } else {
@@ -134,26 +141,35 @@ public final class FaultSolver {
       }
     }
     // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
-    straight.removeAll(
-        straight.stream()
-            .filter(port -> changed.size() > 1)
-            .filter(port -> port.apartFrom(bent) && port.apartFrom(straight))
-            .toList());
+    if (changed.size() > 1) {
+      straight.removeAll(
+          straight.stream()
+              .filter(port -> port.apartFrom(bent) && port.apartFrom(straight))
+              .toList());
+    }
     FaultyReadout readout =
         new FaultyReadout(whole, changes, changed.toArray(Port[]::new), () -> factored(changes));
     // A part that carries nothing here may be gone or another: the solution stands.
-    boolean settled = changed.stream().allMatch(Port::idle) || settles(readout, bent, straight);
-    return settled ? readout : factored(changes);
+    return idle(changed) || settles(readout, bent, straight) ? readout : factored(changes);
+  }
+
+  private static boolean idle(List<Port> ports) {
+    for (Port port : ports) {
+      if (!port.idle()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** One where both stand between the same ends; else where one is gone and where one is added. */
-  private List<Port> ports(@Nullable Element before, @Nullable Element after) {
-    if (before == null || after == null) {
-      return before == after ? List.of() : List.of(new Port(whole, before, after));
+  private List<Port> ports(@Nullable Port own, @Nullable Element after) {
+    if (own == null) {
+      return after == null ? List.of() : List.of(Port.added(whole, after));
     }
-    return Arrays.equals(before.ends(), after.ends())
-        ? List.of(new Port(whole, before, after))
-        : List.of(new Port(whole, before, null), new Port(whole, null, after));
+    return after == null || own.fits(after)
+        ? List.of(own.with(after))
+        : List.of(own.with(null), Port.added(whole, after));
   }
 
   private boolean settles(FaultyReadout readout, List<Port> bent, List<Port> straight) {

@@ -1,6 +1,5 @@
 package org.jexel.core.network;
 
-import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReferenceArray;
@@ -22,12 +21,18 @@ final class Linearised {
   /** The same as a share of the greatest; what is passed over the next residual shows. */
   private static final double LITTLE = 1e-5;
 
+  /**
+   * What hangs on more than this hangs on a leak, Ω: the columns of its two ends are alike in all
+   * the digits that tell a contact.
+   */
+  private static final double LEAK_OHMS = 1e4;
+
   private final Network network;
   private final Map<String, Integer> places;
   private final Map<String, Integer> branches;
   private final double[] x0;
   private final AtomicReferenceArray<double[]> inverse;
-  private final Map<List<Integer>, double[]> across = new ConcurrentHashMap<>();
+  private final Map<Integer, double[]> across = new ConcurrentHashMap<>();
   private final int size;
   private final boolean dead;
   private final Equations equations;
@@ -86,10 +91,16 @@ final class Linearised {
     return answer;
   }
 
-  /** The same of a unit into one row and out of the other, as the difference of their columns. */
+  /**
+   * The same of a unit into one row and out of the other: as the difference of their columns, where
+   * that keeps its digits.
+   */
   double[] columns(int in, int out) {
     if (out < 0) {
       return in < 0 ? new double[size] : column(in);
+    }
+    if (Math.abs(rise(out, out)) > LEAK_OHMS) {
+      return between(in, out);
     }
     double[] answer = in < 0 ? new double[size] : column(in).clone();
     double[] other = column(out);
@@ -101,7 +112,7 @@ final class Linearised {
 
   /** J⁻¹ · (a unit into one row and out of the other): exact across parts that hang on a leak. */
   double[] between(int in, int out) {
-    return across.computeIfAbsent(List.of(in, out), rows -> solved(in, out));
+    return across.computeIfAbsent(in * (size + 1) + out, rows -> solved(in, out));
   }
 
   Network network() {

@@ -1,6 +1,5 @@
 package org.jexel.core.network;
 
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -88,7 +87,14 @@ public final class Network {
 
   /** Whether an element's ends are here; of no element they are. */
   boolean placed(@Nullable Element element) {
-    return element == null || Arrays.stream(element.ends()).allMatch(this::hasNode);
+    if (element != null) {
+      for (String end : element.ends()) {
+        if (!hasNode(end)) {
+          return false;
+        }
+      }
+    }
+    return true;
   }
 
   /**

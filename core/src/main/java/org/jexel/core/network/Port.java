@@ -1,7 +1,7 @@
 package org.jexel.core.network;
 
+import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** Where one element injects, what it sees, and its law before and after a fault. */
@@ -12,17 +12,19 @@ final class Port {
   /** Far below what any meter shows, V. */
   private static final double UNSEEN_VOLTS = 1e-9;
 
+  /**
+   * A curve is straight so far: a diode at 1 A bends by ½·I/V² · v², V about 0.05 V, far below what
+   * a solution may leave.
+   */
+  private static final double STILL_VOLTS = 1e-7;
+
   /** A few leaks of a node at battery volts, A. */
   private static final double LEAKS = 1e-9;
 
   /** What one port sees of a unit at another that it does not see, Ω. */
   private static final double UNSEEN = 1e-9;
 
-  private final Linearised whole;
-  private final int rowA;
-  private final int rowB;
-  private final int seenA;
-  private final int seenB;
+  private final Ends ends;
   private final @Nullable Element before;
   private final @Nullable Element after;
 
@@ -32,37 +34,101 @@ final class Port {
   private final double law0;
   private final double slope0;
 
-  /** What the network makes of one unit injected here; by its columns, when first asked for. */
-  private double @Nullable [] unit;
+  /** Where something injects and what it sees, whatever stands there. */
+  private static final class Ends {
+    private final Linearised whole;
+    private final int rowA;
+    private final int rowB;
+    private final int seenA;
+    private final int seenB;
 
-  /**
-   * @param before as it stands in the whole network; null where the fault adds it
-   * @param after what stands in its place between the same ends; null where it is gone
-   */
-  Port(Linearised whole, @Nullable Element before, @Nullable Element after) {
-    this.whole = whole;
+    /** What the network makes of one unit injected here, by columns and exact; once asked for. */
+    private volatile double @Nullable [] unit;
+
+    private volatile double @Nullable [] answer;
+
+    private Ends(Linearised whole, Element element) {
+      this.whole = whole;
+      if (element instanceof Element.TwoPole p) {
+        rowA = whole.place(p.a());
+        rowB = whole.place(p.b());
+        seenA = rowA;
+        seenB = rowB;
+      } else {
+        rowA = whole.branch(element.name());
+        rowB = -1;
+        seenA = element instanceof Element.Converter c ? whole.place(c.in()) : rowA;
+        seenB = -1;
+      }
+    }
+
+    private double sees(double[] x) {
+      return (seenA < 0 ? 0 : x[seenA]) - (seenB < 0 ? 0 : x[seenB]);
+    }
+
+    private double[] unit() {
+      double[] known = unit;
+      if (known == null) {
+        known = whole.columns(rowA, rowB);
+        unit = known;
+      }
+      return known;
+    }
+
+    private double[] answer() {
+      double[] known = answer;
+      if (known == null) {
+        known = whole.between(rowA, rowB);
+        answer = known;
+      }
+      return known;
+    }
+  }
+
+  private Port(Ends ends, double v0, @Nullable Element before, @Nullable Element after) {
+    this.ends = ends;
+    this.v0 = v0;
     this.before = before;
     this.after = after;
-    Element any = Objects.requireNonNull(before == null ? after : before);
-    if (any instanceof Element.TwoPole p) {
-      rowA = whole.place(p.a());
-      rowB = whole.place(p.b());
-      seenA = rowA;
-      seenB = rowB;
-    } else {
-      rowA = whole.branch(any.name());
-      rowB = -1;
-      seenA = any instanceof Element.Converter c ? whole.place(c.in()) : rowA;
-      seenB = -1;
-    }
-    v0 = whole.at(seenA) - whole.at(seenB);
     law0 = law(before, v0);
     slope0 = slope(before, v0);
   }
 
+  private static Port of(Linearised whole, Element any, @Nullable Element before) {
+    Ends ends = new Ends(whole, any);
+    return new Port(ends, whole.at(ends.seenA) - whole.at(ends.seenB), before, any);
+  }
+
+  /** An element of the whole network, as it stands. */
+  static Port of(Linearised whole, Element element) {
+    return of(whole, element, element);
+  }
+
+  /** An element that a fault adds. */
+  static Port added(Linearised whole, Element element) {
+    return of(whole, element, null);
+  }
+
+  /**
+   * @param other what stands here in its place, between the same ends; null where it is gone
+   */
+  Port with(@Nullable Element other) {
+    return new Port(ends, v0, before, other);
+  }
+
+  /** Whether an element stands between the same ends. */
+  boolean fits(Element other) {
+    return before != null && Arrays.equals(before.ends(), other.ends());
+  }
+
+  /** What stands here in the whole network. */
+  @Nullable Element before() {
+    return before;
+  }
+
   /** The voltage across it, or what a source or converter goes by. */
   double sees(double[] x) {
-    return (seenA < 0 ? 0 : x[seenA]) - (seenB < 0 ? 0 : x[seenB]);
+    return ends.sees(x);
   }
 
   double v0() {
@@ -97,8 +163,16 @@ final class Port {
     return after == null || after instanceof Element.Ohmic || after instanceof Element.Source;
   }
 
+  /** Whether the whole network's element is here, and sees what it saw there. */
+  private boolean stands(double v) {
+    return before == after && Math.abs(v - v0) < STILL_VOLTS;
+  }
+
   /** What it injects beyond the whole network's straight line, A or V. */
   double beyond(double v) {
+    if (stands(v)) {
+      return 0;
+    }
     return law(after, v) - law0 - slope0 * (v - v0);
   }
 
@@ -139,41 +213,34 @@ final class Port {
 
   /** How far its slope is from the whole network's. */
   double bend(double v) {
-    return slope(after, v) - slope0;
+    return stands(v) ? 0 : slope(after, v) - slope0;
   }
 
   /** Adds what the fault changes to a residual of the whole network's equations. */
   void inject(double[] x, double[] f) {
     double v = sees(x);
     double more = law(after, v) - law(before, v);
-    if (rowA >= 0) {
-      f[rowA] += more;
+    if (ends.rowA >= 0) {
+      f[ends.rowA] += more;
     }
-    if (rowB >= 0) {
-      f[rowB] -= more;
+    if (ends.rowB >= 0) {
+      f[ends.rowB] -= more;
     }
   }
 
   /** What this port sees of one unit that another injects. */
   double seesOf(Port other) {
-    return sees(other.unit());
-  }
-
-  private double[] unit() {
-    if (unit == null) {
-      unit = whole.columns(rowA, rowB);
-    }
-    return unit;
+    return sees(other.ends.unit());
   }
 
   /** What the network makes of one unit that is injected here. */
   double[] answer() {
-    return whole.between(rowA, rowB);
+    return ends.answer();
   }
 
   /** Takes what the network makes of so many units injected here from x. */
   void lower(double[] x, double units) {
-    double[] one = unit();
+    double[] one = ends.unit();
     for (int i = 0; i < x.length; i++) {
       x[i] -= units * one[i];
     }

@@ -65,15 +65,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
    * @throws IllegalArgumentException if a fault names a part that this rig has not
    */
   public static RigNetwork of(Rig rig, Harness harness, RigState state, List<Fault> faults) {
-    double leak =
-        faults.stream()
-            .filter(fault -> fault.kind() == Fault.Kind.SIGNAL)
-            .mapToDouble(fault -> state.gain() * fault.amount())
-            .max()
-            .orElse(0);
-    boolean deaf = faults.stream().anyMatch(f -> f.kind() == Fault.Kind.SIGNAL && f.amount() == 0);
-    double asked = deaf ? state.byLever() : state.output();
-    double output = Math.min(1, Math.max(asked, leak));
+    double output = output(state, faults);
     RigElements builder = new RigElements(rig, harness);
     builder.vehicle(state, output);
     builder.trailer();
@@ -101,6 +93,19 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
           .forEach(joint -> builder.remove(joint.name()));
     }
     return builder.build(BATTERY_MINUS);
+  }
+
+  /** Controller's output share, which a wrong stop signal makes another. */
+  public static double output(RigState state, List<Fault> faults) {
+    double leak =
+        faults.stream()
+            .filter(fault -> fault.kind() == Fault.Kind.SIGNAL)
+            .mapToDouble(fault -> state.gain() * fault.amount())
+            .max()
+            .orElse(0);
+    boolean deaf = faults.stream().anyMatch(f -> f.kind() == Fault.Kind.SIGNAL && f.amount() == 0);
+    double asked = deaf ? state.byLever() : state.output();
+    return Math.min(1, Math.max(asked, leak));
   }
 
   /** Every element of the rig, switched on or not. */
