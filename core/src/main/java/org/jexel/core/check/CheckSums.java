@@ -64,6 +64,10 @@ final class CheckSums {
           way.ofOne(title, words.id().part(), expected)
               .or(() -> way.amps(title, expected))
               .orElseGet(() -> new Sum(title, CURVED, List.of(), expected, Measure.AMPS));
+      case GLOW -> new LightSum(way, solution).of(title, probing.red());
+      case TURNING, HUMMING, GRIPPING ->
+          way.ofOne(title, probing.red(), Math.abs(solution.amps(probing.red())))
+              .orElseGet(() -> told(words, network, expected, probing.measure()));
       default -> told(words, network, expected, probing.measure());
     };
   }

@@ -1,7 +1,6 @@
 package org.jexel.core.check;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,27 +54,6 @@ final class WaySum {
     }
   }
 
-  /** A formula and its terms as they come. */
-  private static final class Written {
-    private final List<Term> terms = new ArrayList<>();
-    private final StringBuilder formula = new StringBuilder();
-    private final Map<String, Integer> numbers = new HashMap<>();
-
-    /** With its sign; the first one's plus is left out. */
-    private void add(double signed, Term term) {
-      formula.append(signed < 0 ? " − " : terms.isEmpty() ? " " : " + ").append(term.symbol());
-      terms.add(term);
-    }
-
-    private String next(String symbol) {
-      return symbol + "_" + numbers.merge(symbol, 1, Integer::sum);
-    }
-
-    private Sum sum(String title, String result, double expected, Measure measure) {
-      return new Sum(title, result + " =" + formula, terms, expected, measure);
-    }
-  }
-
   WaySum(RigNetwork network, Solution solution) {
     this.network = network;
     this.solution = solution;
@@ -96,8 +74,16 @@ final class WaySum {
 
   /** Empty where nothing but what is fed joins the leads. */
   Optional<Sum> volts(String title, String red, String black, double expected) {
+    WrittenSum written = lost(red, black, expected);
+    return written.isEmpty()
+        ? Optional.empty()
+        : Optional.of(written.sum(title, "U", expected, Measure.VOLTS));
+  }
+
+  /** What sources give on the way from the black lead to the red one, and what is lost there. */
+  WrittenSum lost(String red, String black, double expected) {
     List<Element> way = way(red, black);
-    Written written = new Written();
+    WrittenSum written = new WrittenSum();
     String at = black;
     Map<Element, Double> losses = new LinkedHashMap<>();
     for (Element element : way) {
@@ -123,9 +109,7 @@ final class WaySum {
     if (Math.abs(little) > UNSEEN) {
       written.add(little, loss("U_0", "contacts and short runs", little));
     }
-    return written.terms.isEmpty()
-        ? Optional.empty()
-        : Optional.of(written.sum(title, "U", expected, Measure.VOLTS));
+    return written;
   }
 
   /**
@@ -159,7 +143,7 @@ final class WaySum {
   }
 
   private Optional<Sum> ofLoads(String title, double expected, double least, boolean back) {
-    Written written = new Written();
+    WrittenSum written = new WrittenSum();
     double sum = 0;
     for (Element load : network.network().elements()) {
       double amps = isFed(load) ? solution.amps(load.name()) : 0;
@@ -171,19 +155,19 @@ final class WaySum {
         written.add(amps, term);
       }
     }
-    boolean whole = Math.abs(sum - expected) < ALL * expected && !written.terms.isEmpty();
+    boolean whole = Math.abs(sum - expected) < ALL * expected && !written.isEmpty();
     return whole ? Optional.of(written.sum(title, "I", expected, Measure.AMPS)) : Optional.empty();
   }
 
-  private Term source(Written written, Element.Source source) {
+  private Term source(WrittenSum written, Element.Source source) {
     Tolerance part = tolerances.get(source.name());
-    String own = written.terms.isEmpty() ? "E" : written.next("E");
+    String own = written.isEmpty() ? "E" : written.next("E");
     return part == null
         ? Term.computed(own, "of the source", Math.abs(source.volts()), Measure.VOLTS)
         : CheckSums.term(own, part);
   }
 
-  private Term lost(Written written, Element element, double volts) {
+  private Term lost(WrittenSum written, Element element, double volts) {
     Tolerance part = tolerances.get(element.name());
     String label =
         element instanceof Element.Source

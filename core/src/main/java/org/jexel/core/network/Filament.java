@@ -16,7 +16,7 @@ public record Filament(String name, String a, String b, double amps, double volt
     implements Element.TwoPole {
   private static final double COLD = 12;
   private static final double POWER = 0.55;
-  private static final double LIGHT = 3.4;
+  public static final double LIGHT = 3.4;
 
   /** (1 − 0.55) / 2. */
   static final double BEND = (1 - POWER) / 2;

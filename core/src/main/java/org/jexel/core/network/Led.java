@@ -11,8 +11,8 @@ package org.jexel.core.network;
  */
 public record Led(String name, String a, String b, double amps, double light)
     implements Element.TwoPole {
-  static final double DARK_VOLTS = 7;
-  static final double FULL_VOLTS = 10.5;
+  public static final double DARK_VOLTS = 7;
+  public static final double FULL_VOLTS = 10.5;
   static final double LEAK_SIEMENS = 1e-7;
 
   /** The lamp that belongs there. */

@@ -54,6 +54,11 @@ public record Lit(Load load, double volts, double brightness, double healthy) {
     return share < DARK;
   }
 
+  /** The least share that is called by the same word; of dark, what it stays below. */
+  public static double border(double share) {
+    return share < GLIMMER ? DARK : share < DIM ? GLIMMER : DIM;
+  }
+
   /** The word for a brightness. */
   public static String word(double share) {
     return dark(share) ? "dark" : share < GLIMMER ? "glimmers" : share < DIM ? "dim" : "bright";

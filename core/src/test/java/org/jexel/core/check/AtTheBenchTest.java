@@ -165,6 +165,8 @@ class AtTheBenchTest {
       assertThat(place).isGreaterThanOrEqualTo(before);
       String word = Measure.GLOW.words().get((int) Math.round(place));
       assertThat(word).as("at %s", light).isEqualTo(Lit.word(light));
+      String above = Lit.word(Lit.border(light));
+      assertThat(above).as("at %s", light).isEqualTo(Lit.dark(light) ? "glimmers" : word);
       before = place;
     }
     assertThat(Lit.scale(0)).isZero();

@@ -1,0 +1,72 @@
+package org.jexel.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jexel.core.network.Element;
+import org.jexel.core.network.Filament;
+import org.jexel.core.network.Led;
+import org.jexel.core.network.Lit;
+import org.jexel.core.network.Solution;
+import org.jexel.core.quantity.Measure;
+import org.jexel.core.quantity.Sum;
+import org.jexel.core.quantity.Term;
+
+/**
+ * Visible output of one lamp as a share of its rated one, by the volts that reach it: of a filament
+ * L = (U / U_r)^3.4; a diode lamp's regulator holds its current once it is awake.
+ */
+final class LightSum {
+  private final WaySum way;
+  private final Solution solution;
+
+  LightSum(WaySum way, Solution solution) {
+    this.way = way;
+    this.solution = solution;
+  }
+
+  /**
+   * @param lamp name of a filament or of a diode lamp
+   */
+  Sum of(String title, String lamp) {
+    Element element = solution.network().element(lamp);
+    double share = solution.brightness(lamp);
+    List<Term> terms = new ArrayList<>();
+    String formula =
+        element instanceof Filament filament ? filament(filament, terms) : diode(lamp, terms);
+    terms.add(border(share));
+    return new Sum(title, formula, terms, share, Measure.SHARE);
+  }
+
+  private String filament(Filament lamp, List<Term> terms) {
+    double across = Math.abs(solution.across(lamp.name()));
+    WrittenSum written = way.lost(lamp.a(), lamp.b(), across);
+    terms.addAll(written.terms());
+    if (written.isEmpty()) {
+      terms.add(across(across));
+    }
+    terms.add(Term.computed("U_r", "its rated volts", lamp.volts(), Measure.VOLTS));
+    String volts = written.isEmpty() ? "U" : "(" + written.formula() + ")";
+    return "L = (" + volts + " / U_r)^" + Filament.LIGHT;
+  }
+
+  private String diode(String lamp, List<Term> terms) {
+    terms.add(across(solution.across(lamp)));
+    terms.add(Term.computed("U_d", "none up to here", Led.DARK_VOLTS, Measure.VOLTS));
+    terms.add(Term.computed("U_f", "all from here on", Led.FULL_VOLTS, Measure.VOLTS));
+    return "L by U between U_d and U_f, from there on its current is held";
+  }
+
+  private static Term across(double volts) {
+    return Term.computed("U", "across it", volts, Measure.VOLTS);
+  }
+
+  /** Where the eye's word for it begins; of dark, where it ends. */
+  private static Term border(double share) {
+    String word = Lit.word(share);
+    String meaning =
+        Lit.dark(share)
+            ? "below this nobody sees light by day"
+            : "from here on an eye calls it " + word;
+    return Term.computed("L_" + word, meaning, Lit.border(share), Measure.SHARE);
+  }
+}
