@@ -20,6 +20,7 @@ public class Shapes {
       "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 16 16\" aria-hidden=\"true\""
           + " class=\"shape ";
   private static final Pattern INDEX = Pattern.compile("_(\\w+)");
+  private static final Pattern POWER = Pattern.compile("\\^([\\p{L}\\d.]+)");
   private static final Map<String, Measure> MEASURES = Measure.byName();
   private static final Map<String, String> SHAPES =
       Map.of(
@@ -57,9 +58,11 @@ public class Shapes {
     return MEASURES;
   }
 
-  /** A formula or a symbol with its indices set below the line, as HTML. */
-  public String lowered(String formula) {
-    return INDEX.matcher(HtmlUtils.htmlEscape(formula, "UTF-8")).replaceAll("<sub>$1</sub>");
+  /** A formula or a symbol with its indices set below the line and its powers above it, as HTML. */
+  public String typeset(String formula) {
+    String indexed =
+        INDEX.matcher(HtmlUtils.htmlEscape(formula, "UTF-8")).replaceAll("<sub>$1</sub>");
+    return POWER.matcher(indexed).replaceAll("<sup>$1</sup>");
   }
 
   public String of(StationState state) {
