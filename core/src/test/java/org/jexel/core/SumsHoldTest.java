@@ -47,6 +47,7 @@ class SumsHoldTest {
             Rigs.oneAxle(),
             Rigs.unbraked(),
             Rigs.twoAxles(RigField.AXLE_COUNT, 3),
+            Rigs.twoAxles(RigField.LAMP_TECHNOLOGY, "LED"),
             Rigs.twoAxles(RigField.LAMP_RETURN, "FRAME", RigField.BRAKE_FEED, "PER_SIDE"),
             Rigs.rig(
                 Rigs.sheet(RigField.WEIGHED_TONGUE, 120, RigField.WEIGHED_AXLES, 980),

@@ -13,7 +13,7 @@ import org.jexel.core.quantity.Term;
 
 /**
  * Visible output of one lamp as a share of its rated one, by the volts that reach it: of a filament
- * L = (U / U_r)^3.4; a diode lamp's regulator holds its current once it is awake.
+ * L = (U / U_r)^3.4, of a diode lamp how far its regulator is open, L = 3·w² − 2·w³.
  */
 final class LightSum {
   private final WaySum way;
@@ -50,10 +50,14 @@ final class LightSum {
   }
 
   private String diode(String lamp, List<Term> terms) {
-    terms.add(across(solution.across(lamp)));
+    double volts = solution.across(lamp);
+    double open = (volts - Led.DARK_VOLTS) / (Led.FULL_VOLTS - Led.DARK_VOLTS);
+    String meaning = "its regulator, (U − U_d) / (U_f − U_d), shut at 0 and open at 1";
+    terms.add(Term.computed("w", meaning, Math.max(0, Math.min(1, open)), Measure.SHARE));
+    terms.add(across(volts));
     terms.add(Term.computed("U_d", "none up to here", Led.DARK_VOLTS, Measure.VOLTS));
     terms.add(Term.computed("U_f", "all from here on", Led.FULL_VOLTS, Measure.VOLTS));
-    return "L by U between U_d and U_f, from there on its current is held";
+    return "L = w · w · (3 − 2 · w)";
   }
 
   private static Term across(double volts) {
