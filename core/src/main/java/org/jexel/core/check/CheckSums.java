@@ -23,6 +23,9 @@ final class CheckSums {
   /** A part that carries less than a tenth of the meter's current is not on the way. */
   private static final double ON_THE_WAY = 0.01;
 
+  /** No digit of a meter, Ω. */
+  private static final double UNSEEN_OHMS = 5e-4;
+
   private final Map<Setup, WaySum> ways = new HashMap<>();
 
   /**
@@ -85,6 +88,7 @@ final class CheckSums {
       String title, RigNetwork network, ToDoubleFunction<Tolerance> slope, double expected) {
     List<Term> terms = new ArrayList<>();
     List<String> parts = new ArrayList<>();
+    double rest = expected;
     for (Tolerance part : network.tolerances()) {
       double share = slope.applyAsDouble(part);
       boolean ohms = part.measure() == Measure.OHMS || part.measure() == Measure.MILLIOHMS;
@@ -94,13 +98,18 @@ final class CheckSums {
         boolean whole = share > 1 - ON_THE_WAY;
         parts.add(
             whole ? term.symbol() : String.format(Locale.ROOT, "%.2f·", share) + term.symbol());
+        rest -= share * part.nominal();
       }
+    }
+    if (rest > UNSEEN_OHMS) {
+      terms.add(Term.computed("R_0", "other ways, together", rest, Measure.MILLIOHMS));
+      parts.add("R_0");
     }
     return new Sum(title, "R = " + String.join(" + ", parts), terms, expected, Measure.OHMS);
   }
 
   /** Of a figure that only the whole network's solution gives: what it starts from. */
-  private static List<Term> terms(RigNetwork network) {
+  static List<Term> terms(RigNetwork network) {
     List<Term> terms = new ArrayList<>();
     for (Tolerance part : network.tolerances()) {
       if (part.way() == Tolerance.Way.SUPPLY) {

@@ -39,7 +39,9 @@ final class LightSum {
 
   private String filament(Filament lamp, List<Term> terms) {
     double across = Math.abs(solution.across(lamp.name()));
-    WrittenSum written = way.lost(lamp.a(), lamp.b(), across);
+    boolean backwards = solution.across(lamp.name()) < 0;
+    WrittenSum written =
+        way.lost(backwards ? lamp.b() : lamp.a(), backwards ? lamp.a() : lamp.b(), across);
     terms.addAll(written.terms());
     if (written.isEmpty()) {
       terms.add(across(across));
@@ -51,9 +53,8 @@ final class LightSum {
 
   private String diode(String lamp, List<Term> terms) {
     double volts = solution.across(lamp);
-    double open = (volts - Led.DARK_VOLTS) / (Led.FULL_VOLTS - Led.DARK_VOLTS);
     String meaning = "its regulator, (U − U_d) / (U_f − U_d), shut at 0 and open at 1";
-    terms.add(Term.computed("w", meaning, Math.max(0, Math.min(1, open)), Measure.SHARE));
+    terms.add(Term.computed("w", meaning, Led.regulator(volts), Measure.SHARE));
     terms.add(across(volts));
     terms.add(Term.computed("U_d", "none up to here", Led.DARK_VOLTS, Measure.VOLTS));
     terms.add(Term.computed("U_f", "all from here on", Led.FULL_VOLTS, Measure.VOLTS));

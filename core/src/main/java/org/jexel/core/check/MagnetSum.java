@@ -46,13 +46,7 @@ final class MagnetSum {
   }
 
   Sum amps(String title, Solution solution, double expected) {
-    for (Tolerance part : network.tolerances()) {
-      if (part.way() == Tolerance.Way.SUPPLY) {
-        terms.add(CheckSums.term("E", part));
-      } else if (part.way() == Tolerance.Way.CONTROLLER) {
-        terms.add(CheckSums.term("U_c", part));
-      }
-    }
+    terms.addAll(CheckSums.terms(network));
     String magnets = magnets();
     Set<String> magnetNames =
         network.tolerances().stream()

@@ -30,6 +30,7 @@ final class Means {
   private final Map<Setup, FaultSolver> solvers = new ConcurrentHashMap<>();
   private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new ConcurrentHashMap<>();
 
+  /** With each setup's network factored, on as many cores as there are. */
   Means(Rig rig, Harness harness, List<Check> checks) {
     this.rig = rig;
     this.harness = harness;

@@ -49,8 +49,13 @@ public record Led(String name, String a, String b, double amps, double light)
     return light * open(across);
   }
 
-  /** How far the regulator is open, 0 to 1. */
+  /** Where the regulator stands between shut, 0, and open, 1. */
+  public static double regulator(double across) {
+    return Math.max(0, Math.min(1, (across - DARK_VOLTS) / (FULL_VOLTS - DARK_VOLTS)));
+  }
+
+  /** How much of the current it lets pass, 0 to 1. */
   private static double open(double across) {
-    return SmoothStep.at((across - DARK_VOLTS) / (FULL_VOLTS - DARK_VOLTS));
+    return SmoothStep.at(regulator(across));
   }
 }

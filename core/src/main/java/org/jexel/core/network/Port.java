@@ -42,10 +42,8 @@ final class Port {
     private final int seenA;
     private final int seenB;
 
-    /** What the network makes of one unit injected here, by columns and exact; once asked for. */
+    /** What the network makes of one unit injected here, by its columns; once asked for. */
     private volatile double @Nullable [] unit;
-
-    private volatile double @Nullable [] answer;
 
     private Ends(Linearised whole, Element element) {
       this.whole = whole;
@@ -71,15 +69,6 @@ final class Port {
       if (known == null) {
         known = whole.columns(rowA, rowB);
         unit = known;
-      }
-      return known;
-    }
-
-    private double[] answer() {
-      double[] known = answer;
-      if (known == null) {
-        known = whole.between(rowA, rowB);
-        answer = known;
       }
       return known;
     }
@@ -235,7 +224,7 @@ final class Port {
 
   /** What the network makes of one unit that is injected here. */
   double[] answer() {
-    return ends.answer();
+    return ends.whole.between(ends.rowA, ends.rowB);
   }
 
   /** Takes what the network makes of so many units injected here from x. */

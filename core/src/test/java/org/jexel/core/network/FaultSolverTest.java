@@ -18,6 +18,7 @@ import org.jexel.core.harness.WireSize;
 import org.jexel.core.rig.Rig;
 import org.jexel.core.rig.RigField;
 import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -126,6 +127,20 @@ class FaultSolverTest {
       FaultSolver solver, Network network, List<FaultSolver.Change> changes) {
     Readout readout = solver.solve(changes);
     return network.nodes().stream().map(node -> readout.volts(node, network.ground())).toList();
+  }
+
+  /** Each end answers with a million megohms, and both together with the contact between them. */
+  @Test
+  void whatHangsOnALeakKeepsTheOhmsOfItsContact() {
+    Network network = new Network("ground");
+    network.add(new Element.Source("battery", "plus", "ground", 12.6, 0.02));
+    network.add(new Element.Resistor("contact", "one", "two", 0.005));
+    network.add(new Element.Resistor("lead", "two", "three", 0.010));
+    Linearised whole = new Linearised(network);
+    int one = whole.place("one");
+    int two = whole.place("two");
+    double[] answer = whole.columns(one, two);
+    assertThat(answer[one] - answer[two]).isCloseTo(0.005, withinPercentage(1e-6));
   }
 
   /** With its switch off, a fuse is the only way to what hangs free behind it. */
