@@ -10,7 +10,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jexel.core.harness.Harness;
-import org.jexel.core.network.Element;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Fuse;
@@ -144,9 +143,13 @@ public final class FaultyRig {
   private Set<String> overloaded() {
     Set<String> overloaded = new LinkedHashSet<>();
     for (Setup setup : USED) {
-      for (Element element : solvers.apply(setup).network().elements()) {
-        if (element instanceof Fuse fuse && fuse.opens(solved(setup).amps(fuse.name()))) {
-          overloaded.add(fuse.name());
+      Readout solved = solved(setup);
+      // No fuse of a sound rig opens.
+      if (!solved.stands()) {
+        for (Fuse fuse : solvers.apply(setup).fuses()) {
+          if (fuse.opens(solved.amps(fuse.name()))) {
+            overloaded.add(fuse.name());
+          }
         }
       }
     }
@@ -159,6 +162,33 @@ public final class FaultyRig {
       lastSetup = setup;
     }
     return last;
+  }
+
+  /**
+   * Whether a check is sure to read what it reads on the sound rig: of something that carries
+   * current or has volts, where none of either is changed.
+   */
+  public boolean asSound(Check check) {
+    Probing probing = check.probing();
+    return switch (probing.measure()) {
+      case VOLTS, WAKING -> solved(probing.setup()).stands();
+      case AMPS, GLOW -> solved(probing.setup()).stands() && !isChanged(probing.red());
+      case OHMS -> isUnchanged(probing.setup()) && isUnchanged(UNPLUGGED);
+      default -> false;
+    };
+  }
+
+  private boolean isUnchanged(Setup setup) {
+    return solvers.apply(setup).isUnchanged(solved(setup));
+  }
+
+  private boolean isChanged(String part) {
+    for (FaultSolver.Change change : changes) {
+      if (change.before() != null && change.before().name().equals(part)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The reading, SI; for words their place in the measure's list. */

@@ -30,6 +30,9 @@ final class Means {
   private final Map<Setup, FaultSolver> solvers = new ConcurrentHashMap<>();
   private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new ConcurrentHashMap<>();
 
+  /** What a sound rig reads. */
+  private final double[] sound;
+
   /** With each setup's network factored, on as many cores as there are. */
   Means(Rig rig, Harness harness, List<Check> checks) {
     this.rig = rig;
@@ -38,17 +41,29 @@ final class Means {
     this.whole = RigNetwork.whole(rig, harness);
     checks.stream().map(check -> check.probing().setup()).distinct().toList().parallelStream()
         .forEach(this::solver);
+    FaultyRig faultless = new FaultyRig(whole, harness, List.of(), this::solver);
+    this.sound =
+        checks.stream().mapToDouble(check -> leaning(check, faultless.read(check))).toArray();
+  }
+
+  /** Not to be written to. */
+  double[] sound() {
+    return sound;
   }
 
   /** Solves the network with a hypothesis's faults; empty where no rig can stand so. */
   Optional<double[]> of(Hypothesis hypothesis) {
-    double[] mean = new double[checks.size()];
+    double[] mean = sound.clone();
     try {
       List<Fault> faults = hypothesis.faults();
       List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
       FaultyRig faulty = new FaultyRig(whole, harness, faults, setup -> solver(setup, signal));
       for (int c = 0; c < mean.length; c++) {
-        mean[c] = leaning(checks.get(c), faulty.read(checks.get(c)));
+        Check check = checks.get(c);
+        // With a wrong signal a network of its own may stand as it is.
+        if (!signal.isEmpty() || !faulty.asSound(check)) {
+          mean[c] = leaning(check, faulty.read(check));
+        }
       }
       return Optional.of(mean);
     } catch (NetworkException cannot) {

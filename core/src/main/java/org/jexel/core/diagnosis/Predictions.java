@@ -22,7 +22,6 @@ import org.jexel.core.check.Meter;
 import org.jexel.core.harness.Harness;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.KnownFault;
-import org.jexel.core.network.NetworkException;
 import org.jexel.core.quantity.Measure;
 import org.jexel.core.rig.Rig;
 
@@ -67,10 +66,10 @@ public final class Predictions {
   /** Means of the sound rig. */
   private final double[] sound;
 
-  private Predictions(List<Check> checks, Means means, double[] sound) {
+  private Predictions(List<Check> checks, Means means) {
     this.checks = checks;
     this.means = means;
-    this.sound = sound;
+    this.sound = means.sound();
     this.shared = new Shared(checks);
     this.fuses =
         IntStream.range(0, checks.size())
@@ -86,11 +85,7 @@ public final class Predictions {
       Rig rig, Harness harness, List<Check> checks, List<Hypothesis> hypotheses) {
     List<Check> read = List.copyOf(checks);
     Means means = new Means(rig, harness, read);
-    double[] sound =
-        means
-            .of(hypotheses.get(0))
-            .orElseThrow(() -> new NetworkException("The sound rig cannot be solved"));
-    Predictions predictions = new Predictions(read, means, sound);
+    Predictions predictions = new Predictions(read, means);
     predictions.solve(hypotheses);
     return predictions;
   }

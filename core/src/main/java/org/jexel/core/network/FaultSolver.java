@@ -2,6 +2,7 @@ package org.jexel.core.network;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -60,6 +61,11 @@ public final class FaultSolver {
   private final Map<String, Integer> places = new HashMap<>();
   private final AtomicInteger full = new AtomicInteger();
 
+  /** With nothing changed. */
+  private final Readout unchanged;
+
+  private final List<Fuse> fuses = new ArrayList<>();
+
   public FaultSolver(Network network) {
     this.network = network;
     whole = new Linearised(network);
@@ -70,9 +76,12 @@ public final class FaultSolver {
           || element instanceof Element.TwoPole && !(element instanceof Element.Ohmic)) {
         places.put(element.name(), curved.size());
         curved.add(port);
+      } else if (element instanceof Fuse fuse) {
+        fuses.add(fuse);
       }
     }
     between = extended(new double[0][], curved);
+    unchanged = new FaultyReadout(whole, List.of(), new Port[0], () -> factored(List.of()));
   }
 
   /** What faults change on a whole rig; worked out once for all its states. */
@@ -98,6 +107,11 @@ public final class FaultSolver {
     return network;
   }
 
+  /** Every fuse, as it stands without faults. */
+  public List<Fuse> fuses() {
+    return Collections.unmodifiableList(fuses);
+  }
+
   /** What a node hangs on: its volts for one ampere into it, Ω. */
   double resistance(String node) {
     return whole.rise(whole.place(node), whole.place(node));
@@ -114,8 +128,6 @@ public final class FaultSolver {
    * @throws NetworkException if it cannot be solved
    */
   public Readout solve(List<Change> changes) {
-    List<Port> bent = new ArrayList<>(curved);
-    List<Port> straight = new ArrayList<>();
     List<Port> changed = new ArrayList<>();
     for (Change change : changes) {
       Element was = change.before();
@@ -130,36 +142,22 @@ public final class FaultSolver {
       if (before instanceof Element.Converter || after instanceof Element.Converter) {
         return factored(changes);
       }
-      Integer place = before == null ? null : places.get(before.name());
-      for (Port port : ports(own, after)) {
-        if (place != null && port.stoodBefore()) {
-          bent.set(place, port);
-        } else {
-          (port.isStraight() ? straight : bent).add(port);
-        }
-        changed.add(port);
-      }
+      changed.addAll(ports(own, after));
     }
-    // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
-    if (changed.size() > 1) {
-      straight.removeAll(
-          straight.stream()
-              .filter(port -> port.apartFrom(bent) && port.apartFrom(straight))
-              .toList());
+    if (changed.isEmpty()) {
+      return unchanged;
     }
     FaultyReadout readout =
         new FaultyReadout(whole, changes, changed.toArray(Port[]::new), () -> factored(changes));
     // A part that carries nothing here may be gone or another: the solution stands.
-    return idle(changed) || settles(readout, bent, straight) ? readout : factored(changes);
+    return changed.stream().allMatch(Port::idle) || settles(readout, changed)
+        ? readout
+        : factored(changes);
   }
 
-  private static boolean idle(List<Port> ports) {
-    for (Port port : ports) {
-      if (!port.idle()) {
-        return false;
-      }
-    }
-    return true;
+  /** Whether nothing that was changed is in this network, not even as a part without current. */
+  public boolean isUnchanged(Readout solved) {
+    return solved == unchanged;
   }
 
   /** One where both stand between the same ends; else where one is gone and where one is added. */
@@ -172,7 +170,25 @@ public final class FaultSolver {
         : List.of(own.with(null), Port.added(whole, after));
   }
 
-  private boolean settles(FaultyReadout readout, List<Port> bent, List<Port> straight) {
+  private boolean settles(FaultyReadout readout, List<Port> changed) {
+    List<Port> bent = new ArrayList<>(curved);
+    List<Port> straight = new ArrayList<>();
+    for (Port port : changed) {
+      Element before = port.before();
+      Integer place = before == null ? null : places.get(before.name());
+      if (place != null) {
+        bent.set(place, port);
+      } else {
+        (port.isStraight() ? straight : bent).add(port);
+      }
+    }
+    // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
+    if (changed.size() > 1) {
+      straight.removeAll(
+          straight.stream()
+              .filter(port -> port.apartFrom(bent) && port.apartFrom(straight))
+              .toList());
+    }
     List<Port> ports = new ArrayList<>(bent);
     ports.addAll(straight);
     return readout.settle(ports.toArray(Port[]::new), bent.size(), extended(between, ports));

@@ -24,7 +24,9 @@ final class FaultyReadout implements Readout {
   private final List<FaultSolver.Change> changes;
   private final Port[] changed;
   private final Supplier<Readout> factored;
-  private final double[] x;
+
+  /** The solution; the whole network's own, not to be written to, for as long as that stands. */
+  private double[] x;
 
   /** The changed ports among themselves, for ohms; made when it is first asked for. */
   private @Nullable Compensation dead;
@@ -46,7 +48,7 @@ final class FaultyReadout implements Readout {
     this.changes = changes;
     this.changed = changed;
     this.factored = factored;
-    this.x = whole.solution();
+    this.x = whole.unmoved();
   }
 
   /**
@@ -58,6 +60,7 @@ final class FaultyReadout implements Readout {
   boolean settle(Port[] ports, int curved, double[][] between) {
     Compensation compensation = new Compensation(ports, curved, between);
     compensation.settle(SETTLED);
+    x = whole.unmoved().clone();
     compensation.spread(x);
     double[] f = new double[x.length];
     double norm = residual(x, f);
@@ -96,6 +99,11 @@ final class FaultyReadout implements Readout {
       sum += value * value;
     }
     return Math.sqrt(sum);
+  }
+
+  @Override
+  public boolean stands() {
+    return x == whole.unmoved();
   }
 
   @Override

@@ -133,9 +133,9 @@ final class Linearised {
     return size;
   }
 
-  /** A copy of the solution. */
-  double[] solution() {
-    return x0.clone();
+  /** The solution itself, not to be written to. */
+  double[] unmoved() {
+    return x0;
   }
 
   /** The solution at an unknown; 0 at ground. */

@@ -83,6 +83,15 @@ final class Port {
     slope0 = slope(before, v0);
   }
 
+  private Port(Port standing, @Nullable Element after) {
+    ends = standing.ends;
+    v0 = standing.v0;
+    before = standing.before;
+    law0 = standing.law0;
+    slope0 = standing.slope0;
+    this.after = after;
+  }
+
   private static Port of(Linearised whole, Element any, @Nullable Element before) {
     Ends ends = new Ends(whole, any);
     return new Port(ends, whole.at(ends.seenA) - whole.at(ends.seenB), before, any);
@@ -102,7 +111,7 @@ final class Port {
    * @param other what stands here in its place, between the same ends; null where it is gone
    */
   Port with(@Nullable Element other) {
-    return new Port(ends, v0, before, other);
+    return new Port(this, other);
   }
 
   /** Whether an element stands between the same ends. */

@@ -2,6 +2,14 @@ package org.jexel.core.network;
 
 /** What can be read off a solved network, however it was solved. */
 public interface Readout {
+  /**
+   * Whether it is known that all volts are those of the network without its faults, which may still
+   * have changed parts that carry nothing.
+   */
+  default boolean stands() {
+    return false;
+  }
+
   /** What a meter shows with its red lead on one node and its black lead on the other, V. */
   double volts(String red, String black);
 
