@@ -71,6 +71,7 @@ public final class FaultyRig {
   private final Network whole;
   private final Harness harness;
   private final List<Fault> faults;
+  private final boolean isLoose;
   private final Function<Setup, FaultSolver> solvers;
   private final Set<String> blown = new LinkedHashSet<>();
   private final Map<Setup, Readout> readouts = new HashMap<>();
@@ -79,6 +80,10 @@ public final class FaultyRig {
   private @Nullable Setup lastSetup;
 
   private @Nullable Readout last;
+
+  /** What an ohmmeter would be put on. */
+  private @Nullable Readout unplugged;
+
   private List<FaultSolver.Change> changes;
   private @Nullable AtTheWheels wheels;
 
@@ -95,6 +100,7 @@ public final class FaultyRig {
     this.whole = whole;
     this.harness = harness;
     this.faults = List.copyOf(faults);
+    this.isLoose = faults.stream().anyMatch(fault -> fault.kind() == Fault.Kind.LOOSE);
     this.solvers = solvers;
     this.changes = FaultSolver.changes(whole, faults);
     for (int round = 0; round < ROUNDS && faults.stream().anyMatch(FaultyRig::draws); round++) {
@@ -173,13 +179,9 @@ public final class FaultyRig {
     return switch (probing.measure()) {
       case VOLTS, WAKING -> solved(probing.setup()).stands();
       case AMPS, GLOW -> solved(probing.setup()).stands() && !isChanged(probing.red());
-      case OHMS -> isUnchanged(probing.setup()) && isUnchanged(UNPLUGGED);
+      case OHMS -> solved(probing.setup()).isUntouched() && unplugged().stands();
       default -> false;
     };
-  }
-
-  private boolean isUnchanged(Setup setup) {
-    return solvers.apply(setup).isUnchanged(solved(setup));
   }
 
   private boolean isChanged(String part) {
@@ -191,6 +193,13 @@ public final class FaultyRig {
     return false;
   }
 
+  private Readout unplugged() {
+    if (unplugged == null) {
+      unplugged = solvers.apply(UNPLUGGED).solve(changes);
+    }
+    return unplugged;
+  }
+
   /** The reading, SI; for words their place in the measure's list. */
   public double read(Check check) {
     Probing probing = check.probing();
@@ -198,10 +207,10 @@ public final class FaultyRig {
       return blown.contains(probing.red()) ? BLOWS_AGAIN : isOpen(probing.red()) ? BLOWN : SOUND;
     }
     if (probing.measure() == Measure.MOVING) {
-      return moves(check) ? 1 : 0;
+      return isLoose && moves(check) ? 1 : 0;
     }
     if (probing.measure() == Measure.COMING) {
-      return faults.stream().anyMatch(f -> f.kind() == Fault.Kind.LOOSE) ? COMES_AND_GOES : 0;
+      return isLoose ? COMES_AND_GOES : 0;
     }
     if (probing.measure() == Measure.STAMP) {
       return stamp(probing.red());
@@ -226,7 +235,7 @@ public final class FaultyRig {
    * An ohmmeter loads what it is put on: what leaks back through a diode is gone under it.
    */
   private boolean isLive(Probing probing) {
-    if (!probing.isLive(solved(UNPLUGGED))) {
+    if (!probing.isLive(unplugged())) {
       return false;
     }
     List<Fault> loaded = new ArrayList<>(standing());

@@ -17,13 +17,9 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What stands around a reading: the rig in a state, or the trailer alone, on a bench supply or dead
- * for an ohmmeter.
- *
- * @param kind which of these
- * @param state what is switched on, of the whole rig
- * @param pin of the plug that a bench supply feeds; null otherwise
+ * for an ohmmeter. Two are equal that have the same of each.
  */
-public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
+public final class Setup {
   /** Volts of a bench supply that stands for a charged battery. */
   public static final double BENCH_VOLTS = 12.8;
 
@@ -35,6 +31,57 @@ public record Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
     RIG,
     BENCH,
     DEAD
+  }
+
+  private final Kind kind;
+  private final RigState state;
+  private final @Nullable PinFunction pin;
+
+  /** Whatever a finder weighs is looked up by its setup: told once. */
+  private final int hash;
+
+  /**
+   * @param kind which of these
+   * @param state what is switched on, of the whole rig
+   * @param pin of the plug that a bench supply feeds; null otherwise
+   */
+  public Setup(Kind kind, RigState state, @Nullable PinFunction pin) {
+    this.kind = kind;
+    this.state = state;
+    this.pin = pin;
+    this.hash = Objects.hash(kind, state, pin);
+  }
+
+  public Kind kind() {
+    return kind;
+  }
+
+  public RigState state() {
+    return state;
+  }
+
+  public @Nullable PinFunction pin() {
+    return pin;
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return this == other
+        || other instanceof Setup s
+            && hash == s.hash
+            && kind == s.kind
+            && pin == s.pin
+            && state.equals(s.state);
+  }
+
+  @Override
+  public int hashCode() {
+    return hash;
+  }
+
+  @Override
+  public String toString() {
+    return kind + " " + state + (pin == null ? "" : " " + pin);
   }
 
   public static Setup rig(StateWord... on) {

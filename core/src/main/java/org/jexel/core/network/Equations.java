@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.jspecify.annotations.Nullable;
@@ -32,8 +33,11 @@ final class Equations {
   private final int[] second;
   private final int[] branch;
 
-  /** Of elements that keep to Ohm's law, S; 0 for the others. */
-  private final double[] conductance;
+  /** Of what keeps to Ohm's law. */
+  private final Conductances ohmic;
+
+  /** Places in the list of what does not. */
+  private final int[] others;
 
   private final boolean[] isNode;
   private final int size;
@@ -48,17 +52,20 @@ final class Equations {
     first = new int[elements.size()];
     second = new int[elements.size()];
     branch = new int[elements.size()];
-    conductance = new double[elements.size()];
     for (int e = 0; e < elements.size(); e++) {
       Element element = elements.get(e);
       String[] ends = element.ends();
       first[e] = nodes.getOrDefault(ends[0], -1);
       second[e] = nodes.getOrDefault(ends[1], -1);
       branch[e] = branches.getOrDefault(element.name(), -1);
-      conductance[e] = element instanceof Element.Ohmic ohmic ? 1 / ohmic.ohms() : 0;
     }
     isNode = new boolean[size];
     nodes.values().forEach(i -> isNode[i] = true);
+    others =
+        IntStream.range(0, elements.size())
+            .filter(e -> !(elements.get(e) instanceof Element.Ohmic))
+            .toArray();
+    ohmic = new Conductances(elements, first, second, size);
     jacobian = pattern();
   }
 
@@ -156,9 +163,9 @@ final class Equations {
   /** F(x). */
   void residual(double[] x, double[] f) {
     for (int i = 0; i < size; i++) {
-      f[i] = isNode[i] ? Network.GMIN_SIEMENS * x[i] : 0;
+      f[i] = isNode[i] ? Network.GMIN_SIEMENS * x[i] + ohmic.leaves(i, x) : 0;
     }
-    for (int e = 0; e < first.length; e++) {
+    for (int e : others) {
       int a = first[e];
       int b = second[e];
       int k = branch[e];
@@ -166,10 +173,7 @@ final class Equations {
       double vb = at(x, b);
       double leavesA;
       double leavesB;
-      if (conductance[e] > 0) {
-        leavesA = conductance[e] * (va - vb);
-        leavesB = -leavesA;
-      } else if (elements.get(e) instanceof Element.TwoPole p) {
+      if (elements.get(e) instanceof Element.TwoPole p) {
         leavesA = p.amps(va - vb);
         leavesB = -leavesA;
       } else if (elements.get(e) instanceof Element.Source s) {

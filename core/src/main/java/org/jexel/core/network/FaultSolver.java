@@ -149,15 +149,13 @@ public final class FaultSolver {
     }
     FaultyReadout readout =
         new FaultyReadout(whole, changes, changed.toArray(Port[]::new), () -> factored(changes));
+    List<Port> felt = new ArrayList<>(changed);
+    // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
+    felt.removeIf(port -> port.apartFrom(curved) && port.apartFrom(changed));
     // A part that carries nothing here may be gone or another: the solution stands.
-    return changed.stream().allMatch(Port::idle) || settles(readout, changed)
+    return felt.stream().allMatch(Port::idle) || settles(readout, felt)
         ? readout
         : factored(changes);
-  }
-
-  /** Whether nothing that was changed is in this network, not even as a part without current. */
-  public boolean isUnchanged(Readout solved) {
-    return solved == unchanged;
   }
 
   /** One where both stand between the same ends; else where one is gone and where one is added. */
@@ -181,13 +179,6 @@ public final class FaultSolver {
       } else {
         (port.isStraight() ? straight : bent).add(port);
       }
-    }
-    // What hangs on such a one alone is fed by nothing, with it or without: the rest stands.
-    if (changed.size() > 1) {
-      straight.removeAll(
-          straight.stream()
-              .filter(port -> port.apartFrom(bent) && port.apartFrom(straight))
-              .toList());
     }
     List<Port> ports = new ArrayList<>(bent);
     ports.addAll(straight);

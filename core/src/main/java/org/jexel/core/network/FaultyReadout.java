@@ -64,13 +64,13 @@ final class FaultyReadout implements Readout {
     compensation.spread(x);
     double[] f = new double[x.length];
     double norm = residual(x, f);
-    double[] trial = new double[x.length];
     boolean enough = norm < Newton.RESIDUAL;
     for (int i = 0; i < MOST_STEPS && !enough && !(norm < SETTLED); i++) {
       double[] step = whole.answer(f);
       if (!compensation.bend(x, step)) {
         return false;
       }
+      double[] trial = new double[x.length];
       double t = 1;
       double next = norm;
       for (int halving = 0; halving <= MOST_HALVINGS && !(next < norm); halving++) {
@@ -83,7 +83,7 @@ final class FaultyReadout implements Readout {
       if (!(next < norm)) {
         break;
       }
-      System.arraycopy(trial, 0, x, 0, x.length);
+      x = trial;
       norm = next;
     }
     return norm < Newton.RESIDUAL;
@@ -104,6 +104,11 @@ final class FaultyReadout implements Readout {
   @Override
   public boolean stands() {
     return x == whole.unmoved();
+  }
+
+  @Override
+  public boolean isUntouched() {
+    return changed.length == 0;
   }
 
   @Override

@@ -49,6 +49,18 @@ public record Filament(String name, String a, String b, double amps, double volt
     return COLD * amps / volts * Math.pow(s, -BEND) * (1 - 2 * BEND * w * w / s);
   }
 
+  /**
+   * The same where the current is known, without another power.
+   *
+   * @param current at these volts
+   */
+  double slope(double across, double current) {
+    double w = across / volts / CROSSING;
+    return Math.abs(w) < 1
+        ? slope(across)
+        : current / across * (1 - 2 * BEND * w * w / (1 + w * w));
+  }
+
   @Override
   public double start() {
     return amps / volts;

@@ -112,7 +112,9 @@ final class Linearised {
 
   /** J⁻¹ · (a unit into one row and out of the other): exact across parts that hang on a leak. */
   double[] between(int in, int out) {
-    return across.computeIfAbsent(in * (size + 1) + out, rows -> solved(in, out));
+    int rows = in * (size + 1) + out;
+    double[] known = across.get(rows);
+    return known != null ? known : across.computeIfAbsent(rows, r -> solved(in, out));
   }
 
   Network network() {

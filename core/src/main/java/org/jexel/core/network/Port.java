@@ -21,6 +21,12 @@ final class Port {
   /** A few leaks of a node at battery volts, A. */
   private static final double LEAKS = 1e-9;
 
+  /** What is left of one where hardly anything but this part leads to a side of it. */
+  private static final double ONLY_WAY = 1e-6;
+
+  /** Below this, what is left of one after a great part is taken away has lost its digits. */
+  private static final double TOLD = 1e-4;
+
   /** What one port sees of a unit at another that it does not see, Ω. */
   private static final double UNSEEN = 1e-9;
 
@@ -45,6 +51,12 @@ final class Port {
     /** What the network makes of one unit injected here, by its columns; once asked for. */
     private volatile double @Nullable [] unit;
 
+    /** The same across the ends at once, which keeps all digits. */
+    private volatile double @Nullable [] across;
+
+    /** The most that one unit moves anywhere. */
+    private double most;
+
     private Ends(Linearised whole, Element element) {
       this.whole = whole;
       if (element instanceof Element.TwoPole p) {
@@ -68,7 +80,19 @@ final class Port {
       double[] known = unit;
       if (known == null) {
         known = whole.columns(rowA, rowB);
+        for (double moved : known) {
+          most = Math.max(most, Math.abs(moved));
+        }
         unit = known;
+      }
+      return known;
+    }
+
+    private double[] across() {
+      double[] known = across;
+      if (known == null) {
+        known = whole.between(rowA, rowB);
+        across = known;
       }
       return known;
     }
@@ -158,7 +182,11 @@ final class Port {
 
   /** Whether what is here now keeps to a straight line, or is gone. */
   boolean isStraight() {
-    return after == null || after instanceof Element.Ohmic || after instanceof Element.Source;
+    return isStraight(after);
+  }
+
+  private static boolean isStraight(@Nullable Element element) {
+    return element == null || element instanceof Element.Ohmic || element instanceof Element.Source;
   }
 
   /** Whether the whole network's element is here, and sees what it saw there. */
@@ -184,7 +212,7 @@ final class Port {
       return true;
     }
     boolean between = before == null && after instanceof Element.Ohmic;
-    return between ? Math.abs(v0) < UNSEEN_VOLTS : hardlyMore();
+    return between ? Math.abs(v0) < UNSEEN_VOLTS : hardlyMore() || movesNothing();
   }
 
   /** Whether it is a branch with more ohms than before, which carries next to nothing. */
@@ -195,6 +223,20 @@ final class Port {
         && Math.abs(law0) * (now.ohms() - was.ohms()) < UNSEEN_VOLTS;
   }
 
+  /** Whether all that it injects, on a straight line, is too little to be seen anywhere. */
+  private boolean movesNothing() {
+    if (!isStraight() || !isStraight(before)) {
+      return false;
+    }
+    double own = Math.abs(own());
+    return own > TOLD && Math.abs(beyond(v0)) / own * ends.most < UNSEEN_VOLTS;
+  }
+
+  /** What part of a unit it has to inject for one in all, since it answers to itself. */
+  private double own() {
+    return 1 + bend(v0) * seesOf(this);
+  }
+
   /**
    * Whether it is gone, carried no more than leaks, and sees nothing of what any other port
    * injects: the only way to something that hangs free.
@@ -203,6 +245,7 @@ final class Port {
     return before != null
         && after == null
         && Math.abs(law0) < LEAKS
+        && Math.abs(own()) < ONLY_WAY
         && others.stream()
             .filter(other -> other != this)
             .allMatch(
@@ -212,6 +255,22 @@ final class Port {
   /** How far its slope is from the whole network's. */
   double bend(double v) {
     return stands(v) ? 0 : slope(after, v) - slope0;
+  }
+
+  /**
+   * The same where it is known what it injects.
+   *
+   * @param beyond as {@link #beyond} tells it there
+   */
+  double bend(double v, double beyond) {
+    return after instanceof Filament lamp && !stands(v)
+        ? lamp.slope(v, beyond + law0 + slope0 * (v - v0)) - slope0
+        : bend(v);
+  }
+
+  /** How far the whole network's element is from its slope along the chord from no volts. */
+  double chord() {
+    return Math.abs(v0) > 0.5 ? law0 / v0 - slope0 : 0;
   }
 
   /** Adds what the fault changes to a residual of the whole network's equations. */
@@ -233,7 +292,7 @@ final class Port {
 
   /** What the network makes of one unit that is injected here. */
   double[] answer() {
-    return ends.whole.between(ends.rowA, ends.rowB);
+    return ends.across();
   }
 
   /** Takes what the network makes of so many units injected here from x. */

@@ -10,6 +10,11 @@ public interface Readout {
     return false;
   }
 
+  /** Whether none of the faults is in this network, not even at a part that carries nothing. */
+  default boolean isUntouched() {
+    return false;
+  }
+
   /** What a meter shows with its red lead on one node and its black lead on the other, V. */
   double volts(String red, String black);
 
