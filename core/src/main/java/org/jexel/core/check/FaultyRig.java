@@ -45,6 +45,7 @@ public final class FaultyRig {
           .map(Setup::rig)
           .toList();
 
+  private static final Setup HELD = Setup.rig(StateWord.LEVER);
   private static final Setup UNPLUGGED = Setup.rig(StateWord.UNPLUGGED);
 
   /** Places of the words of {@link Measure#FUSE}; one that blows again is first seen blown. */
@@ -71,6 +72,7 @@ public final class FaultyRig {
   private final Network whole;
   private final Harness harness;
   private final List<Fault> faults;
+  private final boolean isWorn;
   private final boolean isLoose;
   private final Function<Setup, FaultSolver> solvers;
   private final Set<String> blown = new LinkedHashSet<>();
@@ -83,6 +85,9 @@ public final class FaultyRig {
 
   /** What an ohmmeter would be put on. */
   private @Nullable Readout unplugged;
+
+  /** Its brakes at full lever. */
+  private @Nullable Readout held;
 
   private List<FaultSolver.Change> changes;
   private @Nullable AtTheWheels wheels;
@@ -100,6 +105,7 @@ public final class FaultyRig {
     this.whole = whole;
     this.harness = harness;
     this.faults = List.copyOf(faults);
+    this.isWorn = faults.stream().anyMatch(fault -> fault.condition().isPresent());
     this.isLoose = faults.stream().anyMatch(fault -> fault.kind() == Fault.Kind.LOOSE);
     this.solvers = solvers;
     this.changes = FaultSolver.changes(whole, faults);
@@ -170,17 +176,17 @@ public final class FaultyRig {
     return last;
   }
 
-  /**
-   * Whether a check is sure to read what it reads on the sound rig: of something that carries
-   * current or has volts, where none of either is changed.
-   */
+  /** Whether a check is sure to read what it reads on the sound rig. */
   public boolean asSound(Check check) {
     Probing probing = check.probing();
     return switch (probing.measure()) {
       case VOLTS, WAKING -> solved(probing.setup()).stands();
       case AMPS, GLOW -> solved(probing.setup()).stands() && !isChanged(probing.red());
       case OHMS -> solved(probing.setup()).isUntouched() && unplugged().stands();
-      default -> false;
+      case FUSE, STAMP, KIND -> !isChanged(probing.red());
+      case MOVING, COMING -> !isLoose;
+      // What is felt at wheels comes of what their magnets draw and of what they are worn to.
+      default -> !isWorn && held().stands() && solved(probing.setup()).stands();
     };
   }
 
@@ -195,9 +201,16 @@ public final class FaultyRig {
 
   private Readout unplugged() {
     if (unplugged == null) {
-      unplugged = solvers.apply(UNPLUGGED).solve(changes);
+      unplugged = solved(UNPLUGGED);
     }
     return unplugged;
+  }
+
+  private Readout held() {
+    if (held == null) {
+      held = solved(HELD);
+    }
+    return held;
   }
 
   /** The reading, SI; for words their place in the measure's list. */

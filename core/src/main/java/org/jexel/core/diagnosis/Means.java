@@ -1,9 +1,11 @@
 package org.jexel.core.diagnosis;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.FaultyRig;
 import org.jexel.core.check.Setup;
@@ -26,6 +28,10 @@ final class Means {
   private final Rig rig;
   private final Harness harness;
   private final List<Check> checks;
+
+  /** Their places, those with the same around them together. */
+  private final int[] bySetup;
+
   private final Network whole;
   private final Map<Setup, FaultSolver> solvers = new ConcurrentHashMap<>();
   private final Map<Setup, Map<List<Fault>, FaultSolver>> signalled = new ConcurrentHashMap<>();
@@ -38,9 +44,15 @@ final class Means {
     this.rig = rig;
     this.harness = harness;
     this.checks = checks;
+    List<Setup> setups = checks.stream().map(check -> check.probing().setup()).distinct().toList();
+    this.bySetup =
+        IntStream.range(0, checks.size())
+            .boxed()
+            .sorted(Comparator.comparing(c -> setups.indexOf(checks.get(c).probing().setup())))
+            .mapToInt(c -> c)
+            .toArray();
     this.whole = RigNetwork.whole(rig, harness);
-    checks.stream().map(check -> check.probing().setup()).distinct().toList().parallelStream()
-        .forEach(this::solver);
+    setups.parallelStream().forEach(this::solver);
     FaultyRig faultless = new FaultyRig(whole, harness, List.of(), this::solver);
     this.sound =
         checks.stream().mapToDouble(check -> leaning(check, faultless.read(check))).toArray();
@@ -58,7 +70,7 @@ final class Means {
       List<Fault> faults = hypothesis.faults();
       List<Fault> signal = faults.stream().filter(f -> f.kind() == Fault.Kind.SIGNAL).toList();
       FaultyRig faulty = new FaultyRig(whole, harness, faults, setup -> solver(setup, signal));
-      for (int c = 0; c < mean.length; c++) {
+      for (int c : bySetup) {
         Check check = checks.get(c);
         // With a wrong signal a network of its own may stand as it is.
         if (!signal.isEmpty() || !faulty.asSound(check)) {
@@ -96,7 +108,8 @@ final class Means {
    */
   private static double leaning(Check check, double value) {
     double seen = seen(check, value);
-    if (!check.measure().words().isEmpty() || NoFigure.of(check.measure(), value).isPresent()) {
+    boolean word = !check.measure().words().isEmpty();
+    if (word || NoFigure.of(check.measure(), value).isPresent()) {
       return seen;
     }
     double expected = seen(check, check.band().expected());

@@ -63,13 +63,19 @@ public final class Predictions {
 
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
 
-  /** Means of the sound rig. */
+  /** Means of the sound rig, and their deviations. */
   private final double[] sound;
+
+  private final double[] soundly;
 
   private Predictions(List<Check> checks, Means means) {
     this.checks = checks;
     this.means = means;
     this.sound = means.sound();
+    this.soundly =
+        IntStream.range(0, sound.length)
+            .mapToDouble(c -> Deviation.of(checks.get(c), sound[c], sound[c], 0))
+            .toArray();
     this.shared = new Shared(checks);
     this.fuses =
         IntStream.range(0, checks.size())
@@ -194,7 +200,11 @@ public final class Predictions {
   private Row row(Hypothesis hypothesis, double[] mean, IntToDoubleFunction spread) {
     double[] deviation = new double[mean.length];
     for (int c = 0; c < mean.length; c++) {
-      deviation[c] = Deviation.of(checks.get(c), mean[c], sound[c], spread.applyAsDouble(c));
+      // What a fault does not move it does not spread either.
+      deviation[c] =
+          mean[c] == sound[c]
+              ? soundly[c]
+              : Deviation.of(checks.get(c), mean[c], sound[c], spread.applyAsDouble(c));
     }
     return new Row(hypothesis, mean, deviation, true);
   }

@@ -1,9 +1,9 @@
 package org.jexel.core.network;
 
-import java.util.Arrays;
-import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -23,23 +23,22 @@ final class FaultEdit {
 
   private final Map<String, Element> elements;
 
-  /** Names of what stands otherwise, or not at all. */
-  private final Set<String> touched;
+  /** What stands now of what was touched; empty where it is gone. */
+  private final Map<String, Optional<Element>> touched = new LinkedHashMap<>();
 
-  private FaultEdit(Map<String, Element> elements, Set<String> touched) {
+  private FaultEdit(Map<String, Element> elements) {
     this.elements = elements;
-    this.touched = touched;
-  }
-
-  static void apply(Map<String, Element> elements, Fault fault) {
-    apply(elements, fault, new HashSet<>());
   }
 
   /**
-   * @param touched takes the names of what is changed, added or gone
+   * What faults, one put in after the other, make of a rig's elements.
+   *
+   * @return by name, what is changed or added; empty where it is gone
    */
-  static void apply(Map<String, Element> elements, Fault fault, Set<String> touched) {
-    new FaultEdit(elements, touched).apply(fault);
+  static Map<String, Optional<Element>> of(Map<String, Element> elements, List<Fault> faults) {
+    FaultEdit edit = new FaultEdit(elements);
+    faults.forEach(edit::apply);
+    return edit.touched;
   }
 
   private void apply(Fault fault) {
@@ -100,8 +99,9 @@ final class FaultEdit {
   }
 
   private void all(Predicate<String> loads, double factor) {
-    List.copyOf(elements.values()).stream()
-        .filter(element -> loads.test(element.name()))
+    elements.keySet().stream()
+        .filter(loads)
+        .flatMap(name -> standing(name).stream())
         .forEach(element -> put(draws(element, factor)));
   }
 
@@ -113,22 +113,24 @@ final class FaultEdit {
   }
 
   private void put(Element element) {
-    elements.put(element.name(), element);
-    touched.add(element.name());
+    touched.put(element.name(), Optional.of(element));
   }
 
   private void remove(Element element) {
-    elements.remove(element.name());
-    touched.add(element.name());
+    touched.put(element.name(), Optional.empty());
+  }
+
+  private Optional<Element> standing(String name) {
+    Optional<Element> now = touched.get(name);
+    return now == null ? Optional.ofNullable(elements.get(name)) : now;
   }
 
   private Element part(String name) {
-    Element element = elements.get(name);
-    if (element == null) {
-      throw new IllegalArgumentException(
-          "This rig has no part called “%s”. The network lists them.".formatted(name));
-    }
-    return element;
+    return standing(name)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "This rig has no part called “%s”. The network lists them.".formatted(name)));
   }
 
   private TwoPole twoPole(String name) {
@@ -139,8 +141,11 @@ final class FaultEdit {
   }
 
   private String node(String name) {
-    boolean known =
-        elements.values().stream().anyMatch(e -> Arrays.asList(e.ends()).contains(name));
+    boolean known = false;
+    for (Element element : elements.values()) {
+      String[] ends = element.ends();
+      known = known || name.equals(ends[0]) || name.equals(ends[1]);
+    }
     if (!known) {
       throw new IllegalArgumentException(
           "This rig has no point called “%s”. The network lists them.".formatted(name));

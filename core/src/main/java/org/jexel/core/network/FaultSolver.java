@@ -6,11 +6,9 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.jspecify.annotations.Nullable;
 
@@ -86,20 +84,21 @@ public final class FaultSolver {
 
   /** What faults change on a whole rig; worked out once for all its states. */
   public static List<Change> changes(Network whole, List<Fault> faults) {
-    Map<String, Element> elements = whole.byName();
-    Set<String> touched = new LinkedHashSet<>();
     // A wheel keeps its condition, whatever else its magnet has.
-    faults.stream()
-        .sorted(Comparator.comparing((Fault fault) -> fault.condition().isEmpty()))
-        .forEach(fault -> FaultEdit.apply(elements, fault, touched));
+    List<Fault> conditionsFirst =
+        faults.stream()
+            .sorted(Comparator.comparing((Fault fault) -> fault.condition().isEmpty()))
+            .toList();
     List<Change> changes = new ArrayList<>();
-    for (String name : touched) {
-      Element before = whole.has(name) ? whole.element(name) : null;
-      Element after = elements.get(name);
-      if (!Objects.equals(before, after)) {
-        changes.add(new Change(before, after));
-      }
-    }
+    FaultEdit.of(whole.byName(), conditionsFirst)
+        .forEach(
+            (name, now) -> {
+              Element before = whole.find(name);
+              Element after = now.orElse(null);
+              if (!Objects.equals(before, after)) {
+                changes.add(new Change(before, after));
+              }
+            });
     return changes;
   }
 

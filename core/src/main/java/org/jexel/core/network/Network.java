@@ -1,7 +1,6 @@
 package org.jexel.core.network;
 
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -72,9 +71,8 @@ public final class Network {
     return all;
   }
 
-  /** A copy, in no order, to be changed. */
   Map<String, Element> byName() {
-    return new HashMap<>(elements);
+    return Collections.unmodifiableMap(elements);
   }
 
   public int size() {

@@ -63,8 +63,11 @@ final class RigElements {
     elements.remove(element);
   }
 
-  void apply(Fault fault) {
-    FaultEdit.apply(elements, fault);
+  void apply(List<Fault> faults) {
+    FaultEdit.of(elements, faults)
+        .forEach(
+            (name, now) ->
+                now.ifPresentOrElse(e -> elements.put(name, e), () -> elements.remove(name)));
   }
 
   void put(Element element) {

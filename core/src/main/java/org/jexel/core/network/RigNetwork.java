@@ -74,7 +74,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     if (!state.is(StateWord.LIFTED)) {
       builder.hitch();
     }
-    faults.forEach(builder::apply);
+    builder.apply(faults);
     for (PinFunction function : PinFunction.values()) {
       if (!state.feeds(function, rig.connector())) {
         builder.remove(Nodes.switchOf(function));
@@ -147,7 +147,7 @@ public record RigNetwork(Network network, List<Tolerance> tolerances) {
     builder.put(
         new Fuse(
             BENCH_FUSE, "bench_pos", pin, Contacts.FUSE_HOLDER_OHMS, benchFuse(harness, function)));
-    faults.forEach(builder::apply);
+    builder.apply(faults);
     if (function != PinFunction.BRAKE) {
       builder.remove(Load.ACTUATOR_SUPPLY);
     }
