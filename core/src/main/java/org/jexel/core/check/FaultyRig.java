@@ -45,7 +45,6 @@ public final class FaultyRig {
           .map(Setup::rig)
           .toList();
 
-  private static final Setup HELD = Setup.rig(StateWord.LEVER);
   private static final Setup UNPLUGGED = Setup.rig(StateWord.UNPLUGGED);
 
   /** Places of the words of {@link Measure#FUSE}; one that blows again is first seen blown. */
@@ -85,9 +84,6 @@ public final class FaultyRig {
 
   /** What an ohmmeter would be put on. */
   private @Nullable Readout unplugged;
-
-  /** Its brakes at full lever. */
-  private @Nullable Readout held;
 
   private List<FaultSolver.Change> changes;
   private @Nullable AtTheWheels wheels;
@@ -180,13 +176,13 @@ public final class FaultyRig {
   public boolean asSound(Check check) {
     Probing probing = check.probing();
     return switch (probing.measure()) {
-      case VOLTS, WAKING -> solved(probing.setup()).stands();
-      case AMPS, GLOW -> solved(probing.setup()).stands() && !isChanged(probing.red());
+      // A part that is changed where everything stands carries nothing, as before.
+      case VOLTS, WAKING, AMPS, GLOW -> solved(probing.setup()).stands();
       case OHMS -> solved(probing.setup()).isUntouched() && unplugged().stands();
       case FUSE, STAMP, KIND -> !isChanged(probing.red());
       case MOVING, COMING -> !isLoose;
       // What is felt at wheels comes of what their magnets draw and of what they are worn to.
-      default -> !isWorn && held().stands() && solved(probing.setup()).stands();
+      default -> !isWorn && solved(probing.setup()).stands();
     };
   }
 
@@ -204,13 +200,6 @@ public final class FaultyRig {
       unplugged = solved(UNPLUGGED);
     }
     return unplugged;
-  }
-
-  private Readout held() {
-    if (held == null) {
-      held = solved(HELD);
-    }
-    return held;
   }
 
   /** The reading, SI; for words their place in the measure's list. */

@@ -21,12 +21,6 @@ final class Port {
   /** A few leaks of a node at battery volts, A. */
   private static final double LEAKS = 1e-9;
 
-  /** What is left of one where hardly anything but this part leads to a side of it. */
-  private static final double ONLY_WAY = 1e-6;
-
-  /** Below this, what is left of one after a great part is taken away has lost its digits. */
-  private static final double TOLD = 1e-4;
-
   /** What one port sees of a unit at another that it does not see, Ω. */
   private static final double UNSEEN = 1e-9;
 
@@ -228,13 +222,9 @@ final class Port {
     if (!isStraight() || !isStraight(before)) {
       return false;
     }
-    double own = Math.abs(own());
-    return own > TOLD && Math.abs(beyond(v0)) / own * ends.most < UNSEEN_VOLTS;
-  }
-
-  /** What part of a unit it has to inject for one in all, since it answers to itself. */
-  private double own() {
-    return 1 + bend(v0) * seesOf(this);
+    // What it injects itself answers to: u = β − b·z·u.
+    double injected = beyond(v0) / (1 + bend(v0) * seesOf(this));
+    return Math.abs(injected) * ends.most < UNSEEN_VOLTS;
   }
 
   /**
@@ -245,7 +235,6 @@ final class Port {
     return before != null
         && after == null
         && Math.abs(law0) < LEAKS
-        && Math.abs(own()) < ONLY_WAY
         && others.stream()
             .filter(other -> other != this)
             .allMatch(
