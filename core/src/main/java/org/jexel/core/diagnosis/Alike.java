@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntPredicate;
 import java.util.function.ToDoubleFunction;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.FaultFamily;
@@ -26,20 +27,26 @@ final class Alike {
   /**
    * Places of rows that no check tells apart, most probable group first. A fault in another
    * severity goes with its own, be it near to something else as well; but where its own is too
-   * slight to be told from a sound rig, one that is told from it is something else.
+   * slight to be told from a sound rig, one that is told from it is something else. So is one that
+   * the readings speak for, against the sound rig: whatever a check would tell of others, of this
+   * one it has told.
    *
    * @param rows most probable first
    * @param share of a group in all that is listed
+   * @param spokenFor places of the rows that readings speak for
    */
-  List<List<Integer>> groups(List<Row> rows, ToDoubleFunction<List<Integer>> share) {
+  List<List<Integer>> groups(
+      List<Row> rows, ToDoubleFunction<List<Integer>> share, IntPredicate spokenFor) {
     List<List<Integer>> groups = new ArrayList<>();
     Map<List<FaultFamily>, List<Integer>> ofFamily = new HashMap<>();
     for (int h = 0; h < rows.size(); h++) {
       Row row = rows.get(h);
       List<Integer> own = ofFamily.get(row.hypothesis().families());
-      if (own == null || seen(rows.get(own.get(0)), row)) {
+      boolean shown = spokenFor.test(h);
+      if (own == null || seen(rows.get(own.get(0)), row, shown)) {
         own =
             groups.stream()
+                .filter(group -> !seen(rows.get(group.get(0)), row, shown))
                 .filter(group -> same(rows.get(group.get(0)), row))
                 .findFirst()
                 .orElse(null);
@@ -57,8 +64,10 @@ final class Alike {
     return groups;
   }
 
-  private boolean seen(Row leader, Row row) {
-    return leader.hypothesis().healthy() && !same(leader, row);
+  private boolean seen(Row leader, Row row, boolean shown) {
+    return leader.hypothesis().healthy()
+        && !row.hypothesis().healthy()
+        && (shown || !same(leader, row));
   }
 
   private boolean same(Row one, Row two) {

@@ -58,7 +58,9 @@ final class Finder {
       all.addAll(new Company(predicted, readings.byPlace()).pairs());
     }
     weigh(all);
-    List<List<Integer>> groups = new Alike(predicted.checks()).groups(rows, this::share);
+    int sound = rows.indexOf(predicted.healthy());
+    IntPredicate spokenFor = h -> sound >= 0 && evidence(h) >= SPEAKS_FOR * evidence(sound);
+    List<List<Integer>> groups = new Alike(predicted.checks()).groups(rows, this::share, spokenFor);
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     Offered offered = new Offered(predicted, readings.byPlace(), wheelsAreSuspect());

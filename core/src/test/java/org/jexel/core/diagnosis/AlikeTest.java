@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.IntPredicate;
 import org.jexel.core.check.Check;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultFamily;
@@ -18,8 +19,13 @@ class AlikeTest {
   private static final List<Check> CHECKS = List.of(Made.volts("one"), Made.volts("two"));
 
   private static List<List<Integer>> groups(List<Row> rows, double... shares) {
+    return groups(h -> false, rows, shares);
+  }
+
+  private static List<List<Integer>> groups(
+      IntPredicate spokenFor, List<Row> rows, double... shares) {
     return new Alike(CHECKS)
-        .groups(rows, group -> group.stream().mapToDouble(h -> shares[h]).sum());
+        .groups(rows, group -> group.stream().mapToDouble(h -> shares[h]).sum(), spokenFor);
   }
 
   @Test
@@ -65,6 +71,20 @@ class AlikeTest {
             Made.row(worse, 3, 0.1, 12, 0.1));
     assertThat(groups(rows, 0.4, 0.2, 0.15, 0.1, 0.15))
         .containsExactly(List.of(0, 1), List.of(2, 4), List.of(3));
+  }
+
+  /** No check tells it from a sound rig for sure, and what was read speaks for it all the same. */
+  @Test
+  void whatReadingsSpeakForDoesNotHideBehindASoundRig() {
+    List<Row> rows =
+        List.of(
+            Made.row(Made.healthy(1), 12, 0.1, 12, 0.1),
+            Made.row(Made.open("a", 1), 11.9, 0.1, 12, 0.1),
+            Made.row(Made.open("b", 1), 11.9, 0.1, 12, 0.1),
+            Made.row(Made.open("c", 1), 12, 0.1, 12, 0.1));
+    assertThat(groups(rows, 0.4, 0.2, 0.2, 0.2)).containsExactly(List.of(0, 1, 2, 3));
+    assertThat(groups(h -> h < 3, rows, 0.4, 0.2, 0.2, 0.2))
+        .containsExactlyInAnyOrder(List.of(0, 3), List.of(1, 2));
   }
 
   /** A quarter of all rigs is sound, whatever the faults weigh; two faults multiply. */
