@@ -248,7 +248,8 @@ public final class Walker {
   public String brakesRead(String trailer, String axles) throws Exception {
     String ref = newJob(trailer, "ELECTRIC", axles);
     for (String check :
-        List.of("supply.battery", "brake.resistance", "brake.rest", "brake.volts", "brake.amps")) {
+        List.of(
+            "supply.battery", "brake.resistance", "brake.unasked", "brake.volts", "brake.amps")) {
       read(ref, check, expected(ref, check));
     }
     post(

@@ -58,6 +58,8 @@ public record Hold(String act, String state, String check, String last, Verdict 
       return "Lever full";
     } else if (words.contains(StateWord.STOP) || words.contains(StateWord.PEDAL)) {
       return "Pedal down";
+    } else if (words.contains(StateWord.HAZARD)) {
+      return "Tail lamps and hazard lights on";
     } else if (words.contains(StateWord.LEFT)) {
       return "Left indicator";
     } else if (words.contains(StateWord.RIGHT)) {

@@ -39,7 +39,7 @@ final class BrakeChecks {
   static List<Check> of(Rig rig, Harness harness, CheckMaker maker) {
     BrakeChecks brakes = new BrakeChecks(rig, harness, maker);
     if (rig.hasElectricBrakes() && rig.carries(PinFunction.BRAKE)) {
-      brakes.atRest();
+      brakes.unasked();
       brakes.withThePedal();
       brakes.fullLever();
       if (rig.hasMagnets()) {
@@ -80,17 +80,17 @@ final class BrakeChecks {
     return 2 * rig.brakedAxles().length < 6;
   }
 
-  private void atRest() {
+  private void unasked() {
     volts(
-        Setup.rig(),
-        new CheckId("brake", "rest"),
-        "Brake pin at rest",
+        Setup.rig(StateWord.TAIL, StateWord.HAZARD),
+        new CheckId("brake", "unasked"),
+        "Brake pin, lamps on and nobody braking",
         Check.Group.BRAKES,
         PinFunction.BRAKE,
-        "Plug in, engine off, foot off the pedal, lever released.",
+        "Plug in, engine off, tail lamps and hazard lights on (judge the peak); foot off the pedal, lever released.",
         FROM_BEHIND,
         PinFunction.BRAKE,
-        "Nothing brakes that nobody asks to. A stop signal from the constant side shows here, and so does a conductor that touches.",
+        "Nothing brakes that nobody asks to. A stop signal from the constant side shows here, and a lamp's conductor that touches the brake's. What is left is what the lamps' current loses on its way back.",
         AT_SOCKET);
   }
 

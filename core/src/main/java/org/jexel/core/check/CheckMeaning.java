@@ -152,7 +152,7 @@ final class CheckMeaning {
     if (check.measure() == Measure.WAKING) {
       return "The pedal does not wake it: no stop signal reaches the controller, or it has no supply.";
     } else if (check.probing().setup().state().output() == 0) {
-      return "Something brakes that nobody asks to: a stop signal from the constant side, or a conductor that touches the brake's.";
+      return "Something brakes that nobody asks to: a stop signal from the constant side, or a lamp's conductor that touches the brake's. With dim lamps it is the trailer's earth that is lost.";
     } else if (check.function() == PinFunction.CHARGE) {
       boolean amps = check.measure() == Measure.AMPS;
       return low

@@ -92,7 +92,7 @@ class CheckSheetTest {
             "socket.tail",
             "loaded.tail",
             "brake.resistance",
-            "brake.rest",
+            "brake.unasked",
             "wakes",
             "brake.volts",
             "brake.amps",

@@ -280,8 +280,8 @@ class FaultyRigTest {
     assertThat(readSignalled("brake.volts", deaf)).isGreaterThan(10);
     assertThat(read("wakes.controller")).isEqualTo(1);
     Fault constant = Fault.of(Fault.Kind.SIGNAL, "");
-    assertThat(readSignalled("brake.rest", constant)).isGreaterThan(0.5);
-    assertThat(read("brake.rest")).isBetween(-0.01, 0.01);
+    assertThat(readSignalled("brake.unasked", constant)).isGreaterThan(0.5);
+    assertThat(read("brake.unasked")).isBetween(-0.01, 0.01);
   }
 
   /** A hand on the part shows it, a hand elsewhere does not, and at rest it reads sound. */

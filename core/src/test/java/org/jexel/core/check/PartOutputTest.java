@@ -78,7 +78,7 @@ class PartOutputTest {
   @Test
   void onlyWhatTheOutputMovesIsReadAtAnyOutput() {
     assertThat(PartOutput.fits(check("brake.resistance"))).isFalse();
-    assertThat(PartOutput.fits(check("brake.rest"))).isFalse();
+    assertThat(PartOutput.fits(check("brake.unasked"))).isFalse();
     assertThat(PartOutput.fits(check("breakaway.pulled"))).isFalse();
     assertThat(PartOutput.fits(check("loaded.tail"))).isFalse();
   }

@@ -359,7 +359,7 @@ class SheetLinesTest {
   void aWheelMayTurnOnlyWhenWhatBrakesItIsChecked() {
     assertThat(sheet(BRAKED).stream().filter(Check::gatesTheRoad).map(Check::id))
         .containsExactlyInAnyOrder(
-            "brake.resistance", "brake.rest", "wakes.controller", "brake.volts", "brake.amps");
+            "brake.resistance", "brake.unasked", "wakes.controller", "brake.volts", "brake.amps");
     assertThat(Arrays.stream(Check.Group.values()).map(Check.Group::label))
         .doesNotHaveDuplicates()
         .noneMatch(String::isBlank);
@@ -391,7 +391,7 @@ class SheetLinesTest {
         "charge.battery; 14.1; no isolating diode",
         "breakaway.pulled; 9; is weak",
         "breakaway.pulled; 12.8; a magnet is off",
-        "brake.rest; 1.5; nobody asks to",
+        "brake.unasked; 1.5; nobody asks to",
         "wakes.controller; 0; no stop signal",
         "look.tail.own_tail; 0; ahead of the socket",
         "brake.resistance; live; live with the plug out",
@@ -467,7 +467,7 @@ class SheetLinesTest {
   @Test
   void aloneThePedalAndTheLeverCostAWalk() {
     assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "brake.volts"))))).isEqualTo(7);
-    assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "brake.rest"))))).isEqualTo(1);
+    assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "brake.unasked"))))).isEqualTo(1);
     assertThat(Alone.minutes(new Round(List.of(check(BRAKED, "wakes.controller"))))).isEqualTo(1);
   }
 

@@ -496,7 +496,7 @@ class DiagnosisTest {
     Harness harness = Stand.harness(rig);
     Check rest =
         Stand.checks(rig, harness).stream()
-            .filter(check -> check.id().equals("brake.rest"))
+            .filter(check -> check.id().equals("brake.unasked"))
             .findFirst()
             .orElseThrow();
     Row pulled =
@@ -621,7 +621,7 @@ class DiagnosisTest {
    */
   @Test
   void whatAFaultsOwnCurrentMakesIsNotKnownToAHundredth() {
-    Check rest = check("brake.rest");
+    Check rest = check("brake.unasked");
     assertThat(Deviation.of(rest, 0.4, 0, 0)).isBetween(0.09, 0.11);
     assertThat(Deviation.of(rest, 0, 0, 0)).isLessThan(0.02);
     assertThat(Deviation.of(rest, 12.6, 0, 0)).isBetween(0.12, 0.2);

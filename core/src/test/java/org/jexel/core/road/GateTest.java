@@ -27,7 +27,7 @@ class GateTest {
       new HashMap<>(
           Map.of(
               "brake.resistance", Verdict.HOLDS,
-              "brake.rest", Verdict.HOLDS,
+              "brake.unasked", Verdict.HOLDS,
               "wakes.controller", Verdict.HOLDS,
               "brake.volts", Verdict.WATCH,
               "brake.amps", Verdict.HOLDS));
