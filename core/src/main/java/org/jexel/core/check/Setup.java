@@ -23,6 +23,8 @@ public final class Setup {
   /** Volts of a bench supply that stands for a charged battery. */
   public static final double BENCH_VOLTS = 12.8;
 
+  private static final String SOCKET_EARTH = Nodes.socket(PinFunction.EARTH);
+
   /** Of a feed that is no part of the plan, Ω. */
   private static final double OUTSIDE_OHMS = 0.1;
 
@@ -103,8 +105,9 @@ public final class Setup {
 
   /**
    * The rig in this setup; with the plug out there is a voltmeter on each pin of the socket that is
-   * fed, and on the plug's brake pin, with the engine running on the box's charge stud: a pin and
-   * an earth of which one hangs free come to the same volts under it.
+   * fed, and on the plug's brake pin, with the hazard lights on (and nobody braking) on the
+   * socket's, with the engine running on the box's charge stud: a pin and an earth of which one
+   * hangs free come to the same volts under it.
    *
    * @param faults of the state itself, such as a wrong stop signal; faults of parts are put in as
    *     changes of this network
@@ -118,6 +121,10 @@ public final class Setup {
         RigNetwork network = RigNetwork.of(rig, harness, state, faults);
         if (state.is(StateWord.UNPLUGGED)) {
           metered(rig, network);
+        }
+        if (state.is(StateWord.HAZARD)) {
+          // Nobody brakes: with its pin open nothing else holds the socket's.
+          meter(network.network(), Nodes.socket(PinFunction.BRAKE), SOCKET_EARTH);
         }
         if (state.is(StateWord.RUNNING)) {
           // Where no battery is charged nothing else loads the run.
@@ -141,7 +148,7 @@ public final class Setup {
         network.network().add(new Element.Resistor(feed, Harness.BATTERY_PLUS, node, OUTSIDE_OHMS));
       }
       if (state.feeds(pin.function(), rig.connector())) {
-        meter(network.network(), node, Nodes.socket(PinFunction.EARTH));
+        meter(network.network(), node, SOCKET_EARTH);
       }
     }
     meter(network.network(), Nodes.plug(PinFunction.BRAKE), Nodes.plug(PinFunction.EARTH));
