@@ -88,6 +88,20 @@ class NextCheckTest {
     assertThat(next().orElseThrow().minutes()).isEqualTo(5.9);
   }
 
+  /** Before a rig is called sound all of its proof is read, whatever else is. */
+  @Test
+  void whatTheProofWillAskForAnyhowCostsLessTheSounderTheRigSeems() {
+    Check proof = Made.proving(Made.at("at the box", 6, Made.volts("proof")));
+    checks.addAll(List.of(Made.volts("closer"), proof));
+    rows.add(Made.row(Made.healthy(1), 12, 0.1, 12, 0.1));
+    rows.add(Made.row(Made.open("a", 1), 6, 0.1, 6, 0.1));
+    shares = new double[] {0.9, 0.1};
+    assertThat(id()).as("a tenth of 6 min and 4 against 1 and 4").isEqualTo("proof");
+    assertThat(next().orElseThrow().minutes()).as("it takes as long").isEqualTo(6);
+    shares = new double[] {0.1, 0.9};
+    assertThat(id()).as("nine tenths of 6 min").isEqualTo("closer");
+  }
+
   private void far(String place, double minutes) {
     checks.clear();
     checks.addAll(List.of(Made.volts("near"), Made.at(place, minutes, Made.volts("far"))));
