@@ -42,6 +42,9 @@ final class Finder {
 
   private double[] shares = {};
 
+  /** Place of the sound rig's row; −1 where it is too improbable to be weighed. */
+  private int sound = -1;
+
   private final Map<FaultFamily, List<Integer>> withFamily = new HashMap<>();
   private final Map<String, BitSet> mendedAt = new HashMap<>();
 
@@ -58,9 +61,8 @@ final class Finder {
       all.addAll(new Company(predicted, readings.byPlace()).pairs());
     }
     weigh(all);
-    int sound = rows.indexOf(predicted.healthy());
-    IntPredicate spokenFor = h -> sound >= 0 && evidence(h) >= SPEAKS_FOR * evidence(sound);
-    List<List<Integer>> groups = new Alike(predicted.checks()).groups(rows, this::share, spokenFor);
+    List<List<Integer>> groups =
+        new Alike(predicted.checks()).groups(rows, this::share, this::spokenFor);
     List<Diagnosis.Group> told = groups.stream().map(this::told).toList();
     List<Row> leaders = groups.stream().map(group -> rows.get(group.get(0))).toList();
     Offered offered = new Offered(predicted, readings.byPlace(), wheelsAreSuspect());
@@ -90,10 +92,9 @@ final class Finder {
 
   /** Whether a reading speaks for something at a wheel. */
   private boolean wheelsAreSuspect() {
-    int healthy = rows.indexOf(predicted.healthy());
     return IntStream.range(0, rows.size())
         .filter(h -> rows.get(h).hypothesis().isMechanical())
-        .anyMatch(h -> healthy < 0 || evidence(h) > SPEAKS_FOR * evidence(healthy));
+        .anyMatch(this::spokenFor);
   }
 
   /** Bayes; keeps what is worth keeping, most probable first. */
@@ -123,6 +124,7 @@ final class Finder {
     order.sort(Comparator.comparingDouble((Integer h) -> -log[h]));
     shares = order.stream().mapToDouble(h -> log[h]).toArray();
     order.forEach(h -> rows.add(all.get(h)));
+    sound = rows.indexOf(predicted.healthy());
   }
 
   /** Weighs as one what is read of the same parts, of rows that may come near the top by it. */
@@ -190,9 +192,8 @@ final class Finder {
     BitSet named = new BitSet(rows.size());
     group.forEach(named::set);
     if (leading.healthy()) {
-      double sound = evidence(group.get(0));
       for (int h = 0; h < rows.size(); h++) {
-        if (evidence(h) < SPEAKS_FOR * sound && !shownByTheProof(rows.get(h))) {
+        if (!spokenFor(h) && !shownByTheProof(rows.get(h))) {
           named.set(h);
         }
       }
@@ -209,6 +210,11 @@ final class Finder {
   /** What the readings say for a row, whatever was thought of it before; against other rows. */
   private double evidence(int h) {
     return shares[h] / rows.get(h).hypothesis().weight();
+  }
+
+  /** Whether the readings speak for a row, against a sound rig. */
+  private boolean spokenFor(int h) {
+    return sound < 0 || evidence(h) >= SPEAKS_FOR * evidence(sound);
   }
 
   /** Places of the rows in which a family stands, alone or in company. */

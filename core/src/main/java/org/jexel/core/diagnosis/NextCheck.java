@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
 import org.jexel.core.check.Round;
@@ -44,6 +45,10 @@ final class NextCheck {
   private final String standing;
   private final List<Row> rows;
   private final double[] shares;
+
+  /** How probable it is that the rig is sound. */
+  private final double sound;
+
   private final boolean alone;
   private final Predicate<Check> offered;
 
@@ -70,6 +75,11 @@ final class NextCheck {
     this.shares = shares;
     this.closed = closed;
     this.standing = standing;
+    this.sound =
+        IntStream.range(0, shares.length)
+            .filter(h -> rows.get(h).hypothesis().healthy())
+            .mapToDouble(h -> shares[h])
+            .sum();
   }
 
   Optional<Diagnosis.Next> choose(List<Row> leaders) {
@@ -104,17 +114,8 @@ final class NextCheck {
 
   /** By the minute; what the proof of a sound rig will ask for anyhow costs so much less now. */
   private double worth(Diagnosis.Next next) {
-    double owed = next.checks().stream().allMatch(Check::proves) ? sound() : 0;
+    double owed = next.checks().stream().allMatch(Check::proves) ? sound : 0;
     return next.gain() / (next.minutes() * (1 - owed) + ATTENTION);
-  }
-
-  /** How probable it is that the rig is sound. */
-  private double sound() {
-    double sum = 0;
-    for (int h = 0; h < shares.length; h++) {
-      sum += rows.get(h).hypothesis().healthy() ? shares[h] : 0;
-    }
-    return sum;
   }
 
   /** What can still be taken: places of the checks of each round, or of each walk. */

@@ -18,6 +18,9 @@ final class Port {
    */
   private static final double STILL_VOLTS = 1e-7;
 
+  /** From here on a lamp has a chord worth going along, V. */
+  private static final double LIT_VOLTS = 0.5;
+
   /** A few leaks of a node at battery volts, A. */
   private static final double LEAKS = 1e-9;
 
@@ -259,7 +262,7 @@ final class Port {
 
   /** How far the whole network's element is from its slope along the chord from no volts. */
   double chord() {
-    return Math.abs(v0) > 0.5 ? law0 / v0 - slope0 : 0;
+    return Math.abs(v0) > LIT_VOLTS ? law0 / v0 - slope0 : 0;
   }
 
   /** Adds what the fault changes to a residual of the whole network's equations. */
