@@ -137,10 +137,12 @@ public record Check(
    * red lead goes from pin to pin, from stud to stud or from one rear lamp to the other; while the
    * lever is held volts and current are read at the connector, and leads or clamp go from magnet to
    * magnet; plug, cord and box are moved at the drawbar; a wheel that is up is tried with the
-   * breakaway pin out, and with it in. What is no such walk is its round.
+   * breakaway pin out, and with it in; whoever drives it is asked while the meter is on the
+   * battery. What is no such walk is its round.
    */
   public String walk() {
     return switch (measure) {
+      case COMING -> Round.FIRST_MINUTE;
       case MOVING -> probing.red().equals(Reach.LOOM.name()) ? round() : Round.DRAWBAR;
       case GLOW -> probing.setup().state().on().size() == 1 ? Round.LAMPS : Round.TOGETHER;
       case GRIPPING, TURNING -> group == Group.BREAKAWAY ? Round.RAISED : round();
@@ -152,7 +154,7 @@ public record Check(
   /** Whether it is read with others in one place, one after the other. */
   private boolean isReadInTurn() {
     return switch (group) {
-      case SOCKET, BENCH, REAR_LAMPS -> true;
+      case SUPPLY, SOCKET, BENCH, REAR_LAMPS -> true;
       case AT_THE_LAMP -> function == PinFunction.BRAKE;
       case BRAKES -> probing.setup().state().is(StateWord.LEVER);
       case LOADED -> PinFunction.LIGHTS.contains(function);

@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.jexel.core.connector.PinFunction;
 import org.jexel.core.harness.Harness;
+import org.jexel.core.harness.Load;
 import org.jexel.core.network.Fault;
 import org.jexel.core.network.FaultSolver;
 import org.jexel.core.network.Fuse;
@@ -63,9 +65,15 @@ public final class FaultyRig {
   /** What an ohmmeter puts between its leads, Ω. */
   private static final double METER_OHMS = 1000;
 
-  /** A current that goes by less than this share is steady, and one that nothing shows, A. */
-  private static final double STEADY = 0.1;
+  /**
+   * What an ear, or an eye on a diode lamp, takes for steady: a current by less than this share.
+   */
+  private static final double STEADY = 0.25;
 
+  /** Light goes with V^3.4 and a filament's current with V^0.55: by its sixth power, a quarter. */
+  private static final double STEADY_FILAMENT = 0.05;
+
+  /** A current that nothing shows, A. */
   private static final double UNSEEN_AMPS = 1e-3;
 
   private final Network whole;
@@ -270,8 +278,14 @@ public final class FaultyRig {
         .anyMatch(
             readout ->
                 harness.loads().stream()
-                    .filter(load -> load.function() == check.function())
-                    .anyMatch(load -> apart(solved(setup), readout, load.name())));
+                    .filter(load -> isWatched(load, check.function()))
+                    .anyMatch(load -> apart(solved(setup), readout, load)));
+  }
+
+  /** A pump is heard to stop, whether its signal goes or its supply. */
+  private static boolean isWatched(Load load, @Nullable PinFunction function) {
+    boolean pump = function == PinFunction.BRAKE && load.name().equals(Load.ACTUATOR_SUPPLY);
+    return load.function() == function || pump;
   }
 
   private Readout broken(Setup setup, Fault loose) {
@@ -280,9 +294,11 @@ public final class FaultyRig {
     return solvers.apply(setup).solve(FaultSolver.changes(whole, all));
   }
 
-  private static boolean apart(Readout made, Readout broken, String load) {
-    double amps = made.amps(load);
-    return Math.abs(broken.amps(load) - amps) > Math.max(UNSEEN_AMPS, STEADY * Math.abs(amps));
+  private static boolean apart(Readout made, Readout broken, Load load) {
+    double amps = made.amps(load.name());
+    double steady = load.kind() == Load.Kind.FILAMENT ? STEADY_FILAMENT : STEADY;
+    double gone = Math.abs(broken.amps(load.name()) - amps);
+    return gone > Math.max(UNSEEN_AMPS, steady * Math.abs(amps));
   }
 
   private double stamp(String lamp) {

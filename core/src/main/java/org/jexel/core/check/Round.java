@@ -27,6 +27,9 @@ public record Round(List<Check> checks) {
   /** The walk on which they are looked at with two circuits on, which a shared return betrays. */
   public static final String TOGETHER = "together";
 
+  /** Before anybody walks: the battery, and a word with whoever drives it. */
+  static final String FIRST_MINUTE = "first";
+
   /** The walk on which plug, cord and box are moved. */
   static final String DRAWBAR = "moved";
 
@@ -87,7 +90,9 @@ public record Round(List<Check> checks) {
     if (ofFigures()) {
       return inOneState()
           ? first().state()
-          : "One circuit after the other, as each line says; read it before the next.";
+          : first().group() == Check.Group.SUPPLY
+              ? "Everything off, for both."
+              : "One circuit after the other, as each line says; read it before the next.";
     } else if (!isWalk() || first().measure() == Measure.STAMP) {
       return first().state();
     } else if (first().measure() == Measure.MOVING) {
@@ -200,6 +205,7 @@ public record Round(List<Check> checks) {
   /** The walk on which a check is read beside its like, with the same lead or clamp. */
   static String inTurn(Check check) {
     return switch (check.group()) {
+      case SUPPLY -> FIRST_MINUTE;
       case REAR_LAMPS -> "rear";
       case AT_THE_LAMP -> check.key().reading();
       case BRAKES -> "lever";
@@ -213,6 +219,7 @@ public record Round(List<Check> checks) {
 
   private String titleInTurn() {
     return switch (first().group()) {
+      case SUPPLY -> "The battery, and a word with whoever drives it";
       case SOCKET -> "Socket, plug out: volts of each circuit in turn";
       case LOADED -> "Connector, plug in: each circuit in turn";
       case BOX, CHARGE -> "Box, plug in: volts of each stud in turn";

@@ -26,8 +26,16 @@ final class Deviation {
   /** Two lamps against each other, each ±15 % at two deviations: √2 · 0.075. */
   private static final double LOADS = 0.106;
 
+  /**
+   * One lamp, ±15 % at two deviations: whatever it is that draws where a sound rig draws nothing.
+   */
+  private static final double LOAD = 0.075;
+
   /** A reading that shrinks keeps at least this share of its band. */
   private static final double LEAST_SCALE = 0.25;
+
+  /** A source's volts are no wider than this, however many there are. */
+  private static final double MOST_SCALE = 1.5;
 
   private Deviation() {}
 
@@ -44,7 +52,9 @@ final class Deviation {
     }
     Band band = check.band();
     double width = (Means.seen(check, band.high()) - Means.seen(check, band.low())) / 4;
-    double scale = Math.abs(healthy) < 1e-9 ? 1 : Math.min(1.5, Math.abs(mean) / Math.abs(healthy));
+    double times = Math.abs(healthy) < 1e-9 ? 1 : Math.abs(mean / healthy);
+    // What is shorted draws its amperes through the same tolerances, share for share.
+    double scale = check.measure() == Measure.AMPS ? times : Math.min(MOST_SCALE, times);
     double parameters = width * Math.max(LEAST_SCALE, scale);
     double meter = Meter.error(mean, check.measure()) / 2;
     if (check.measure() == Measure.OHMS && mean < 0) {
@@ -52,7 +62,8 @@ final class Deviation {
       return meter;
     }
     boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < Predictions.SMALL;
-    double source = strange ? UNMEASURED_SOURCE * mean : 0;
+    boolean drawn = check.measure() == Measure.AMPS && Math.abs(healthy) < Predictions.SMALL;
+    double source = strange ? UNMEASURED_SOURCE * mean : drawn ? LOAD * mean : 0;
     double way =
         strange
             ? onTheWay(mean - healthy)

@@ -49,9 +49,9 @@ final class Finder {
   private final Map<String, BitSet> mendedAt = new HashMap<>();
 
   Finder(Predicted predicted, List<Diagnosis.Seen> readings, boolean alone) {
-    this.predicted = predicted;
     this.readings = new Readings(predicted, readings);
-    this.doubts = new Doubts(predicted, this.readings);
+    this.predicted = new Finer(predicted, this.readings).predicted();
+    this.doubts = new Doubts(this.predicted, this.readings);
     this.alone = alone;
   }
 

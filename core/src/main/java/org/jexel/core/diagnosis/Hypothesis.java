@@ -58,6 +58,29 @@ public record Hypothesis(List<KnownFault> known, double weight) {
     return new Hypothesis(both, weight * other.weight * share);
   }
 
+  /** The same one fault half way to another severity of it. */
+  Hypothesis halfWay(Hypothesis other) {
+    KnownFault middle = known.get(0).halfWay(other.known.get(0));
+    return new Hypothesis(List.of(middle), middle.weight());
+  }
+
+  /** The same, met so many times as often. */
+  Hypothesis times(double factor) {
+    return new Hypothesis(known, weight * factor);
+  }
+
+  /** Whether it is one fault, and the other is the same, slighter or worse. */
+  boolean isSameFault(Hypothesis other) {
+    if (known.size() != 1 || !families().equals(other.families())) {
+      return false;
+    }
+    Fault one = known.get(0).fault();
+    Fault two = other.known.get(0).fault();
+    return one.kind() == two.kind()
+        && one.part().equals(two.part())
+        && one.other().equals(two.other());
+  }
+
   /** Edits of the whole rig. */
   public List<Fault> faults() {
     return known.stream().map(KnownFault::fault).toList();

@@ -26,7 +26,7 @@ final class Likelihood {
   private static final double MISSED = 0.1;
 
   /** One that stays on is hardly ever called so, since the check asks for a second press. */
-  private static final double IMAGINED = 0.001;
+  private static final double IMAGINED = 0.003;
 
   /** What drivers say of what makes and breaks, and of what does not: same, nobody knows, comes. */
   private static final double[] TOLD_OF_LOOSE = {0.10, 0.25, 0.65};

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jexel.core.check.Alone;
 import org.jexel.core.check.Check;
@@ -30,6 +31,9 @@ final class NextCheck {
    * tell next to nothing came before one walk under the trailer that settles it.
    */
   private static final double ATTENTION = 4;
+
+  /** A question sets no state, and holds nothing: it is put, and the answer typed. */
+  private static final double A_QUESTION = 2;
 
   /** What slips of the eye leave of a round's worth. */
   private static final double WORDS_TRUE = 0.9;
@@ -114,8 +118,11 @@ final class NextCheck {
 
   /** By the minute; what the proof of a sound rig will ask for anyhow costs so much less now. */
   private double worth(Diagnosis.Next next) {
-    double owed = next.checks().stream().allMatch(Check::proves) ? sound : 0;
-    return next.gain() / (next.minutes() * (1 - owed) + ATTENTION);
+    boolean asked = isAsked(next.first());
+    double owed =
+        !asked && next.checks().stream().allMatch(c -> isAsked(c) || c.proves()) ? sound : 0;
+    double attention = asked ? A_QUESTION : ATTENTION;
+    return next.gain() / (next.minutes() * (1 - owed) + attention);
   }
 
   /** What can still be taken: places of the checks of each round, or of each walk. */
@@ -151,12 +158,24 @@ final class NextCheck {
     return List.copyOf(two);
   }
 
-  /**
-   * What a round would tell. Its readings fall into heaps that it tells apart; their entropy is
-   * what is learnt. A heap is held together by its most probable member, so that a vague hypothesis
-   * joins no two.
-   */
+  /** Of whoever drives it; nobody reads anything. */
+  private static boolean isAsked(Check check) {
+    return check.measure() == Measure.COMING;
+  }
+
+  /** What a round would tell; a driver's word in it is worth less than what is read beside it. */
   private double gain(List<Integer> round) {
+    Map<Boolean, List<Integer>> apart =
+        round.stream().collect(Collectors.partitioningBy(c -> isAsked(checks.get(c))));
+    return apart.values().stream().mapToDouble(part -> part.isEmpty() ? 0 : heaped(part)).sum();
+  }
+
+  /**
+   * What checks of one kind would tell. Their readings fall into heaps that it tells apart; their
+   * entropy is what is learnt. A heap is held together by its most probable member, so that a vague
+   * hypothesis joins no two.
+   */
+  private double heaped(List<Integer> round) {
     List<Row> leaders = new ArrayList<>();
     List<Double> heaps = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {

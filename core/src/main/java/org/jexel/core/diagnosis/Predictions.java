@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -62,6 +63,9 @@ public final class Predictions {
   private final Map<Fault, Row> listed = new HashMap<>();
 
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
+
+  /** Rows of severities between those that were solved for all, by their fault. */
+  private final Map<Fault, Optional<Row>> between = new ConcurrentHashMap<>();
 
   /** Means of the sound rig, and their deviations. */
   private final double[] sound;
@@ -219,6 +223,26 @@ public final class Predictions {
         faults -> means.of(both).map(mean -> row(both, mean, c -> graded(both, c, mean[c]))));
   }
 
+  /** One fault half way between two of its severities, solved; remembered like a pair. */
+  private Optional<Row> halfWay(Row one, Row two) {
+    Hypothesis middle = one.hypothesis().halfWay(two.hypothesis());
+    return between.computeIfAbsent(
+        middle.faults().get(0),
+        fault -> {
+          Severities three =
+              new Severities(
+                  List.of(one.hypothesis(), middle, two.hypothesis()),
+                  sound,
+                  h ->
+                      h == middle
+                          ? means.of(h)
+                          : Optional.of((h == one.hypothesis() ? one : two).means()),
+                  this::alike,
+                  this::blownByOne);
+          return three.size() < 3 ? Optional.empty() : Optional.of(row(three, 1));
+        });
+  }
+
   /**
    * How far a fault without neighbours may move a reading. Of a divider V = V₀·R/(R + r) a factor
    * in r moves V by (V₀ − V)·V/V₀: most in the middle.
@@ -238,7 +262,7 @@ public final class Predictions {
 
   /** For a search. */
   Predicted predicted() {
-    return new Predicted(checks, singles, this::pair, shared);
+    return new Predicted(checks, singles, this::pair, this::halfWay, shared);
   }
 
   public List<Hypothesis> hypotheses() {
@@ -250,7 +274,9 @@ public final class Predictions {
     Set<Fault> faults = new HashSet<>();
     mended.forEach(hypothesis -> faults.addAll(hypothesis.faults()));
     Set<String> affected = new LinkedHashSet<>();
-    for (Row row : singles) {
+    List<Row> solved = new ArrayList<>(singles);
+    between.values().forEach(row -> row.ifPresent(solved::add));
+    for (Row row : solved) {
       if (!row.hypothesis().healthy() && faults.containsAll(row.hypothesis().faults())) {
         for (int c = 0; c < checks.size(); c++) {
           if (row.touches(singles.get(0), c)) {

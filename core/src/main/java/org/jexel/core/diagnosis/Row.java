@@ -43,6 +43,11 @@ record Row(
     this(hypothesis, means, deviations, solved, null);
   }
 
+  /** The same, met so many times as often. */
+  Row times(double factor) {
+    return new Row(hypothesis.times(factor), means, deviations, solved, broken);
+  }
+
   /** Logarithm of how likely a reading is. */
   double log(Check check, int place, Reading seen) {
     return together(r -> r.alone(check, place, seen));

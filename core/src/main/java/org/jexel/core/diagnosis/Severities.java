@@ -167,21 +167,12 @@ final class Severities {
     List<List<Hypothesis>> faults = new ArrayList<>();
     for (int from = 0, end = 0; from < all.size(); from = end) {
       end = from + 1;
-      while (end < all.size() && together(all.get(from), all.get(end))) {
+      while (end < all.size() && all.get(from).isSameFault(all.get(end))) {
         end++;
       }
       faults.add(all.subList(from, end));
     }
     return faults;
-  }
-
-  private static boolean together(Hypothesis one, Hypothesis two) {
-    if (one.known().size() != 1 || !one.families().equals(two.families())) {
-      return false;
-    }
-    Fault a = fault(one);
-    Fault b = fault(two);
-    return a.kind() == b.kind() && a.part().equals(b.part()) && a.other().equals(b.other());
   }
 
   private static Fault fault(Hypothesis hypothesis) {

@@ -45,8 +45,8 @@ final class FaultList {
   /** Each severity of a corroded contact has so many times the ohms of the one before. */
   private static final double STEP = 3;
 
-  /** Between two conductors that touch, Ω. */
-  private static final double[] TOUCH_OHMS = {0.05, 0.1, 0.2, 0.4};
+  /** Between two conductors that touch, from what blows a fuse to what feeds the other, Ω. */
+  private static final double[] TOUCH_OHMS = {0.05, 0.15, 0.45, 1.2};
 
   /** What passes between coupler and ball, Ω. */
   private static final double[] BALL_OHMS = {0.25, 1, 4, 16, 64, 256};

@@ -21,6 +21,28 @@ public record KnownFault(
     this(fault, family, loses, weight, fault.part());
   }
 
+  /**
+   * The severity half way to another of the same fault, by their ratio. Of three in a row it stands
+   * for the middle half of what lies between the outer two, and takes that much of their weight.
+   */
+  public KnownFault halfWay(KnownFault other) {
+    double amount = Math.sqrt(fault.amount() * other.fault.amount());
+    return new KnownFault(
+        new Fault(fault.kind(), fault.part(), fault.other(), amount),
+        family,
+        loses.isPresent() && other.loses.isPresent()
+            ? OptionalDouble.of(halfWay(loses.getAsDouble(), other.loses.getAsDouble()))
+            : OptionalDouble.empty(),
+        (weight + other.weight) / 4,
+        opened);
+  }
+
+  /** Of losses s, by what is lost for each volt that is left: s / (1 − s). */
+  private static double halfWay(double one, double two) {
+    double ratio = Math.sqrt(one / (1 - one) * (two / (1 - two)));
+    return ratio / (1 + ratio);
+  }
+
   /** With its severity, for people. */
   public String words(UnitSystem units) {
     String where = family.place().words(units);

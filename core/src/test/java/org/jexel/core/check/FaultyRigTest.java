@@ -319,6 +319,23 @@ class FaultyRigTest {
     assertThat(read("told.coming")).isZero();
   }
 
+  /**
+   * A pump stops whether its signal goes or its supply, and a brake's conductor moves no lamp. Its
+   * 23 A lie on the lamps' return: without them the tail lamps shine by a third more.
+   */
+  @Test
+  void aPumpIsHeardToStopAndTheLampsAreSeenToBrighten() {
+    Rig rig = Rigs.twoAxles(RigField.BRAKE_TYPE, "ELECTRIC_HYDRAULIC");
+    Harness harness = HarnessPlanner.plan(rig, WireSize.GAUGES);
+    Fault supply = Fault.of(Fault.Kind.LOOSE, "wire_cord_charge");
+    Fault signal = Fault.of(Fault.Kind.LOOSE, "wire_cord_brake");
+    assertThat(read(rig, harness, "moved.cord.brake", supply)).isEqualTo(1);
+    assertThat(read(rig, harness, "moved.cord.brake", signal)).isEqualTo(1);
+    assertThat(read(rig, harness, "moved.cord.brake", Fault.of(Fault.Kind.LOOSE, "wire_cord_tail")))
+        .isZero();
+    assertThat(read(rig, harness, "moved.cord.tail", supply)).isEqualTo(1);
+  }
+
   /** What is broken already goes out no more. */
   @Test
   void behindABreakNothingMakesAndBreaks() {

@@ -164,7 +164,7 @@ class SheetLinesTest {
     assertThat(together.minutes()).isEqualTo(2.5);
     assertThat(sheet(BRAKED))
         .filteredOn(c -> c.measure() != Measure.GLOW && c.measure() != Measure.MOVING)
-        .filteredOn(c -> c.measure() != Measure.STAMP)
+        .filteredOn(c -> c.measure() != Measure.STAMP && c.measure() != Measure.COMING)
         .filteredOn(c -> !c.measure().words().isEmpty() && c.group() != Check.Group.BREAKAWAY)
         .allMatch(c -> c.walk().equals(c.round()));
   }
@@ -198,6 +198,21 @@ class SheetLinesTest {
     assertThat(all.isOneFigure()).isFalse();
     assertThat(all.words()).isFalse();
     assertThat(all.parts()).allMatch(Round::isOneFigure);
+  }
+
+  /** The meter settles while somebody is asked; on the sheet the battery stands by itself. */
+  @Test
+  void whoeverDrivesItIsAskedInTheFirstMinute() {
+    Round first = new Round(sheet(BRAKED).stream().filter(c -> c.walk().equals("first")).toList());
+    assertThat(first.checks())
+        .extracting(Check::id)
+        .containsExactly("supply.battery", "told.coming");
+    assertThat(first.title()).isEqualTo("The battery, and a word with whoever drives it");
+    assertThat(first.state()).isEqualTo("Everything off, for both.");
+    assertThat(first.red()).isEqualTo("battery plus post");
+    assertThat(first.minutes()).isEqualTo(1.5);
+    assertThat(first.parts()).extracting(Round::id).containsExactly("supply.battery", "told");
+    assertThat(first.parts().get(0).minutes()).isEqualTo(1);
   }
 
   /** The lens is off once: each part of a rear lamp is lit and read before the next. */

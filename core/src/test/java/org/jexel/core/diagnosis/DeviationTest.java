@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import org.jexel.core.check.Check;
+import org.jexel.core.check.Meter;
 import org.jexel.core.quantity.Measure;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,6 +45,16 @@ class DeviationTest {
     assertThat(Deviation.of(none, 12.6, 0, 0))
         .as("nothing is lost where all of it is there")
         .isCloseTo(Math.sqrt(parts * parts + all * all + 0.1512 * 0.1512), within(1e-9));
+  }
+
+  /** Of 14 A within a twentieth; what a sound rig does not draw, some lamp does, 7.5 %. */
+  @ParameterizedTest
+  @CsvSource({"14, 14, 0.35", "140, 14, 3.5", "1.4, 14, 0.0875", "2, 0, 0.3808"})
+  void aCurrentIsWideByItsShareHoweverMuchItIs(double mean, double healthy, double parts) {
+    Check amps = Made.check("amps", Measure.AMPS, 13.3, 14.7);
+    double meter = Meter.error(mean, Measure.AMPS) / 2;
+    assertThat(Deviation.of(amps, mean, healthy, 0))
+        .isCloseTo(Math.hypot(parts, meter), within(1e-3));
   }
 
   @Test

@@ -181,7 +181,7 @@ class FinderTest {
     double once = ofTheLoose();
     read("moved", 1);
     assertThat(ofTheLoose()).isCloseTo(once * once, within(1e-3));
-    assertThat(once).isCloseTo(900, within(1e-6));
+    assertThat(once).isCloseTo(300, within(1e-6));
     assertThat(find().next()).as("not a third time").isEmpty();
   }
 

@@ -178,10 +178,49 @@ class NextCheckTest {
   /** Of a driver's word about a third is left: 0.34 of one bit. */
   @Test
   void whatADriverTellsIsWorthLess() {
-    checks.add(Made.check(new CheckId("told", "coming"), Measure.COMING, 0, 1));
+    checks.add(told());
     rows(new double[] {0}, new double[] {2});
     shares = new double[] {0.5, 0.5};
     assertThat(next().orElseThrow().gain()).isCloseTo(0.34, within(1e-9));
+  }
+
+  /**
+   * Half a bit of 1 min and 4 of attention, against 0.34 of 1 min and 2: nothing is set or held.
+   */
+  @Test
+  void aQuestionTakesLessAttentionThanAReading() {
+    checks.addAll(List.of(Made.volts("v"), told()));
+    rows(new double[] {12, 0}, new double[] {12, 2}, new double[] {6, 0}, new double[] {6, 2});
+    shares = new double[] {0.445, 0.445, 0.055, 0.055};
+    assertThat(id()).isEqualTo("told");
+    checks.set(1, Made.at("at the box", 3, told()));
+    assertThat(id()).as("of 3 min").isEqualTo("v");
+  }
+
+  private static Check told() {
+    return Made.check(new CheckId("told", "coming"), Measure.COMING, 0, 1);
+  }
+
+  /** The word is worth 0.34 bit beside whatever the battery tells, and costs half a minute. */
+  @Test
+  void whoeverDrivesItIsAskedWhileTheMeterIsOnTheBattery() {
+    Check supply =
+        Made.check(
+            new CheckId("supply", "battery"),
+            Check.Group.SUPPLY,
+            "at the box",
+            Measure.VOLTS,
+            new Band(12.6, 12, 13),
+            1);
+    checks.addAll(List.of(Made.volts("v"), supply, told()));
+    rows(new double[] {12, 12, 0}, new double[] {12, 12, 2});
+    shares = new double[] {0.5, 0.5};
+    assertThat(next().orElseThrow().checks()).containsExactly(supply, told());
+    assertThat(next().orElseThrow().gain()).isCloseTo(0.34, within(1e-9));
+    assertThat(next().orElseThrow().minutes()).isEqualTo(1.5);
+    rows.clear();
+    rows(new double[] {12, 12, 0}, new double[] {12, 9, 2});
+    assertThat(next().orElseThrow().gain()).isCloseTo(1.34, within(1e-9));
   }
 
   /** 0.003 bit is what a walk must tell: a share of 2·10⁻⁴ tells 0.0027, of 3·10⁻⁴ 0.0039. */

@@ -112,6 +112,32 @@ class PredictionsTest {
     assertThat(looks).isPositive();
   }
 
+  /** 3 times the ohms from one to the next: half way are √3 times, solved and not interpolated. */
+  @Test
+  void aSeverityBetweenTwoIsSolvedOnceAndMendedLikeThem() {
+    List<Row> pins =
+        PREDICTIONS.predicted().singles().stream()
+            .filter(row -> !row.hypothesis().healthy())
+            .filter(row -> row.hypothesis().faults().get(0).kind() == Fault.Kind.OHMS)
+            .filter(row -> row.hypothesis().faults().get(0).part().equals("pin_tail"))
+            .toList();
+    Row middle = PREDICTIONS.predicted().halfWay(pins.get(1), pins.get(2)).orElseThrow();
+    assertThat(PREDICTIONS.predicted().halfWay(pins.get(1), pins.get(2)).orElseThrow())
+        .isSameAs(middle);
+    double ohms = pins.get(1).hypothesis().faults().get(0).amount();
+    assertThat(middle.hypothesis().faults().get(0).amount())
+        .isCloseTo(Math.sqrt(3) * ohms, within(1e-9));
+    int place = PREDICTIONS.predicted().place("box.tail");
+    double least = pins.get(2).means()[place];
+    double most = pins.get(1).means()[place];
+    assertThat(middle.means()[place]).isStrictlyBetween(least, most);
+    assertThat(middle.deviations()[place])
+        .isBetween(Math.min(most - middle.means()[place], middle.means()[place] - least) / 2, 1.0);
+    assertThat(PREDICTIONS.affectedBy(List.of(middle.hypothesis())))
+        .contains("box.tail")
+        .isSubsetOf(PREDICTIONS.affectedBy(List.of(pins.get(2).hypothesis())));
+  }
+
   /** Off, it reads as the open one does, but for the hand that moves it. */
   @Test
   void whatMakesAndBreaksReadsWholeOrOff() {
