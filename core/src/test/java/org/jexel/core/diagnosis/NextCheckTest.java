@@ -223,6 +223,38 @@ class NextCheckTest {
     assertThat(next().orElseThrow().gain()).isCloseTo(1.34, within(1e-9));
   }
 
+  /** A tenth of 6.5 min and 4 of attention against 1 and 4, as if nobody were asked beside it. */
+  @Test
+  void theBatteryIsOwedToTheProofThoughAWordGoesWithIt() {
+    Band band = new Band(12.6, 12, 13);
+    CheckId battery = new CheckId("supply", "battery");
+    checks.addAll(
+        List.of(
+            Made.volts("v"),
+            Made.check(battery, Check.Group.SUPPLY, "at the box", Measure.VOLTS, band, 6),
+            told(),
+            Made.volts("read")));
+    seen = Set.of(3);
+    rows.add(Made.row(Made.healthy(1), 12, 0.1, 12, 0.1, 0, 0, 12, 0.1));
+    rows.add(Made.row(Made.open("a", 1), 6, 0.1, 6, 0.1, 0, 0, 12, 0.1));
+    shares = new double[] {0.9, 0.1};
+    assertThat(id()).isEqualTo("supply");
+    shares = new double[] {0.1, 0.9};
+    assertThat(id()).isEqualTo("v");
+  }
+
+  /** 0.16 bit of 3 min and 2 against 0.47 of 8 and 4; were it owed, 3 min would count 0.6. */
+  @Test
+  void aDriversWordIsOwedToNoProof() {
+    checks.addAll(
+        List.of(Made.at("at the box", 8, Made.volts("v")), Made.at("at the box", 3, told())));
+    rows.add(Made.row(Made.healthy(1), 12, 0.1, 0, 0));
+    rows.add(Made.row(Made.open("a", 1), 12, 0.1, 2, 0));
+    rows.add(Made.row(Made.open("b", 1), 6, 0.1, 0, 0));
+    shares = new double[] {0.8, 0.1, 0.1};
+    assertThat(id()).isEqualTo("v");
+  }
+
   /** 0.003 bit is what a walk must tell: a share of 2·10⁻⁴ tells 0.0027, of 3·10⁻⁴ 0.0039. */
   @Test
   void whatTellsNextToNothingIsNoWalk() {
