@@ -88,11 +88,7 @@ public record Round(List<Check> checks) {
   /** What the one in the cab switches on or holds, and what a hand does, in turn. */
   public String state() {
     if (ofFigures()) {
-      return inOneState()
-          ? first().state()
-          : first().group() == Check.Group.SUPPLY
-              ? "Everything off, for both."
-              : "One circuit after the other, as each line says; read it before the next.";
+      return inOneState() ? first().state() : stateInTurn();
     } else if (!isWalk() || first().measure() == Measure.STAMP) {
       return first().state();
     } else if (first().measure() == Measure.MOVING) {
@@ -106,6 +102,12 @@ public record Round(List<Check> checks) {
     return parts().stream()
         .map(part -> LoadedChecks.holding(part.first().probing().setup().state().on()))
         .collect(Collectors.joining("; ", "As you call it out, one after the other: ", "."));
+  }
+
+  private String stateInTurn() {
+    return first().group() == Check.Group.SUPPLY
+        ? "Everything off, for both."
+        : "One circuit after the other, as each line says; read it before the next.";
   }
 
   /** Where to stand, or along what to go. */

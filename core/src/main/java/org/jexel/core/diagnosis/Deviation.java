@@ -61,15 +61,25 @@ final class Deviation {
       // Live is live, however far a pin is out.
       return meter;
     }
-    boolean strange = check.measure() == Measure.VOLTS && Math.abs(healthy) < Predictions.SMALL;
-    boolean drawn = check.measure() == Measure.AMPS && Math.abs(healthy) < Predictions.SMALL;
-    double source = strange ? UNMEASURED_SOURCE * mean : drawn ? LOAD * mean : 0;
+    boolean strange = Math.abs(healthy) < Predictions.SMALL;
+    double unknown = strange ? unknown(check.measure()) * mean : 0;
     double way =
-        strange
-            ? onTheWay(mean - healthy)
-            : check.measure() == Measure.VOLTS ? divided(mean, healthy) : 0;
+        check.measure() != Measure.VOLTS
+            ? 0
+            : strange ? onTheWay(mean - healthy) : divided(mean, healthy);
     return Math.sqrt(
-        parameters * parameters + meter * meter + graded * graded + source * source + way * way);
+        parameters * parameters + meter * meter + graded * graded + unknown * unknown + way * way);
+  }
+
+  /**
+   * Of what stands where a sound rig shows none: by which share its source or its load may vary.
+   */
+  private static double unknown(Measure measure) {
+    return switch (measure) {
+      case VOLTS -> UNMEASURED_SOURCE;
+      case AMPS -> LOAD;
+      default -> 0;
+    };
   }
 
   /**

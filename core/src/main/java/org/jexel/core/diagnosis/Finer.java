@@ -17,6 +17,9 @@ final class Finer {
   /** Two severities that no reading shows farther apart than this need none between, deviations. */
   private static final double APART = 1;
 
+  /** What is left of a neighbour's weight: the one between takes a quarter of either. */
+  private static final double LEFT = 0.75;
+
   private final Predicted predicted;
   private final Readings readings;
   private final List<Row> singles;
@@ -40,11 +43,9 @@ final class Finer {
       most = Math.max(most, log[h]);
     }
     List<Row> finer = new ArrayList<>();
-    for (int from = 0, end = 0; from < log.length; from = end) {
-      end = from + 1;
-      while (end < log.length && isSameFault(from, end)) {
-        end++;
-      }
+    int from = 0;
+    for (List<Hypothesis> fault : Severities.apart(hypotheses())) {
+      int end = from + fault.size();
       List<Row> severities = new ArrayList<>(singles.subList(from, end));
       int best = best(log, from, end);
       if (end - from > 1 && log[best] > most - NEAR) {
@@ -54,12 +55,13 @@ final class Finer {
         add(severities, Math.min(best, neighbour) - from);
       }
       finer.addAll(severities);
+      from = end;
     }
     return finer.size() == singles.size() ? predicted : predicted.with(finer);
   }
 
-  private boolean isSameFault(int one, int two) {
-    return singles.get(one).hypothesis().isSameFault(singles.get(two).hypothesis());
+  private List<Hypothesis> hypotheses() {
+    return singles.stream().map(Row::hypothesis).toList();
   }
 
   private static int best(double[] log, int from, int end) {
@@ -79,8 +81,8 @@ final class Finer {
           .halfWay(one, two)
           .ifPresent(
               middle -> {
-                severities.set(at, one.times(0.75));
-                severities.set(at + 1, two.times(0.75));
+                severities.set(at, one.times(LEFT));
+                severities.set(at + 1, two.times(LEFT));
                 severities.add(at + 1, middle);
               });
     }

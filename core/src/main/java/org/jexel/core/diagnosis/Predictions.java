@@ -64,7 +64,9 @@ public final class Predictions {
 
   private final Map<Set<Fault>, Optional<Row>> pairs = new HashMap<>();
 
-  /** Rows of severities between those that were solved for all, by their fault. */
+  /**
+   * Rows of severities between two that were solved for all, by their fault: no more than those.
+   */
   private final Map<Fault, Optional<Row>> between = new ConcurrentHashMap<>();
 
   /** Means of the sound rig, and their deviations. */

@@ -93,6 +93,16 @@ class DiagnosisTest {
     assertThat(taken.get(0)).isLessThanOrEqualTo(most);
   }
 
+  /** Through strands and grease: the tail's fuse holds, and feeds the brakes. */
+  @Test
+  void aTouchThatBlowsNoFuseIsFoundByFollowingTheNextCheckOnly() {
+    Fault touch = new Fault(Fault.Kind.BRIDGE, "sock_tail", "sock_brake", 0.9);
+    Diagnosis found = follow(List.of(touch), "", 3, new ArrayList<>());
+    assertThat(found.groups().get(0).words(UnitSystem.METRIC))
+        .anyMatch(words -> words.startsWith("Touch") && words.contains("tail and brake"));
+    assertThat(found.fits()).isTrue();
+  }
+
   /** The commonest fault of all, and none that the trailer can show by itself. */
   @Test
   void aPoorEarthInTheVehicleIsFoundByFollowingTheNextCheckOnly() {
